@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 /*
- * From the button of a simulated caliper to the screen that listens: over a pseudo terminal, the real bridge, nginx and php-fpm as bin/start serves, and
- * the stream that a screen has open. Run by hand: bin/bench gauges
+ * From the button of a simulated caliper to the screen that listens: over a pseudo terminal, the real bridge, nginx and
+ * php-fpm as bin/start serves, and the stream that a screen has open. Run by hand: bin/bench gauges
  */
 
 require __DIR__.'/../vendor/autoload.php';
@@ -60,5 +60,12 @@ $bench->end();
 $served->end();
 sort($took);
 [$middle, $p95, $worst] = [$took[intdiv(PRESSES, 2)], $took[(int) (PRESSES * 0.95)], $took[PRESSES - 1]];
-printf("%d presses of a button, to the screen's stream: median %.0f ms, p95 %.0f ms, worst %.0f ms (at most %.0f)\n", PRESSES, $middle, $p95, $worst, MOST_MS);
+printf(
+    "%d presses of a button, to the screen's stream: median %.0f ms, p95 %.0f ms, worst %.0f ms (at most %.0f)\n",
+    PRESSES,
+    $middle,
+    $p95,
+    $worst,
+    MOST_MS,
+);
 exit($p95 <= MOST_MS ? 0 : 1);

@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-// A workshop of its own, three people who log and one whose network comes and goes, while one process after another is killed by force.
-// Afterwards: nothing that was acknowledged is missing, twice, out of order or under another name, and all came back without a hand.
+// A workshop of its own, three people who log and one whose network comes and goes, while one process after another is
+// killed by force. Afterwards: nothing that was acknowledged is missing, twice, out of order or under another name, and
+// all came back without a hand.
 
 use Database\Demo\DemoPeople;
 use Symfony\Component\Process\Process;
@@ -12,7 +13,12 @@ use Tests\Support\Server;
 
 require __DIR__.'/../vendor/autoload.php';
 
-const PEOPLE = ['ines' => ['RT-14', 'clutch'], 'tomas' => ['QB-03', 'throttle'], 'oda' => ['TM-06', 'trigger'], 'mirre' => ['MW-04', 'drive']];
+const PEOPLE = [
+    'ines' => ['RT-14', 'clutch'],
+    'tomas' => ['QB-03', 'throttle'],
+    'oda' => ['TM-06', 'trigger'],
+    'mirre' => ['MW-04', 'drive'],
+];
 const COMES_AND_GOES = 'mirre';
 const LONGEST_S = 20.0;
 const STEADY_S = 1.3;
@@ -33,7 +39,14 @@ function back(string $url): float
     do {
         $handle = curl_init("{$url}/api/session");
         assert($handle !== false);
-        curl_setopt_array($handle, [CURLOPT_RETURNTRANSFER => true, CURLOPT_TIMEOUT_MS => 1500, CURLOPT_HTTPHEADER => ['Accept: application/json']]);
+        curl_setopt_array(
+            $handle,
+            [
+                CURLOPT_RETURNTRANSFER => true,
+                CURLOPT_TIMEOUT_MS => 1500,
+                CURLOPT_HTTPHEADER => ['Accept: application/json'],
+            ],
+        );
         curl_exec($handle);
         if (curl_getinfo($handle, CURLINFO_RESPONSE_CODE) !== 200) {
             $good = microtime(true);
@@ -56,7 +69,10 @@ function rows(PDO $database, string $query): array
     return $asked === false ? [] : array_values($asked->fetchAll(PDO::FETCH_ASSOC));
 }
 
-/** One person: what is typed is kept until it is acknowledged, and sent in order, the same id again where no answer came. */
+/**
+ * One person: what is typed is kept until it is acknowledged, and sent in order, the same id again where no answer
+ * came.
+ */
 function person(string $url, string $login, string $folder): never
 {
     [$tag, $control] = PEOPLE[$login];
@@ -69,7 +85,17 @@ function person(string $url, string $login, string $folder): never
             $job = $one['key'] === $control ? $one['job'] : $job;
         }
         [, $answer] = $client->send('GET', "jobs/{$job}");
-        $client->send('POST', "jobs/{$job}/entries", ['id' => sprintf('7e57%04x-2222-4333-8444-%012d', crc32($login) & 0xFFFF, 2), 'at' => date('c'), 'after' => $answer['state']['head'], 'kind' => 'joined', 'body' => new stdClass]);
+        $client->send(
+            'POST',
+            "jobs/{$job}/entries",
+            [
+                'id' => sprintf('7e57%04x-2222-4333-8444-%012d', crc32($login) & 0xFFFF, 2),
+                'at' => date('c'),
+                'after' => $answer['state']['head'],
+                'kind' => 'joined',
+                'body' => new stdClass,
+            ],
+        );
     }
     $head = $answer['state']['head'];
     $told = "{$folder}/{$login}.acknowledged";
@@ -77,7 +103,12 @@ function person(string $url, string $login, string $folder): never
     for ($n = 10; ; $n++) {
         $isOver = is_file("{$folder}/over");
         if (! $isOver) {
-            $outbox[] = ['id' => sprintf('7e57%04x-2222-4333-8444-%012d', crc32($login) & 0xFFFF, $n), 'at' => date('c'), 'line' => "n {$login} {$n}", 'shown' => new stdClass];
+            $outbox[] = [
+                'id' => sprintf('7e57%04x-2222-4333-8444-%012d', crc32($login) & 0xFFFF, $n),
+                'at' => date('c'),
+                'line' => "n {$login} {$n}",
+                'shown' => new stdClass,
+            ];
         }
         // Without a network for two seconds of every four.
         $isAway = $login === COMES_AND_GOES && ! $isOver && (int) (microtime(true) / 2) % 2 === 0;
@@ -120,16 +151,25 @@ try {
     }
     sleep(3);
     $targets = [
-        'database' => "mariadbd .*--datadir={$folder}", 'application' => "php-fpm: master process \\({$folder}", 'one of the application' => 'php-fpm: pool workshop',
-        'web server' => "nginx: master process .*{$folder}", 'worker' => 'artisan queue:work', 'keeper of the database' => "bin/keep database {$folder}",
-        'keeper of the application' => "bin/keep application {$folder}", 'keeper of the web server' => "bin/keep web server {$folder}", 'keeper of the worker' => "bin/keep worker {$folder}",
+        'database' => "mariadbd .*--datadir={$folder}", 'application' => "php-fpm: master process \\({$folder}",
+        'one of the application' => 'php-fpm: pool workshop',
+        'web server' => "nginx: master process .*{$folder}", 'worker' => 'artisan queue:work',
+        'keeper of the database' => "bin/keep database {$folder}",
+        'keeper of the application' => "bin/keep application {$folder}",
+        'keeper of the web server' => "bin/keep web server {$folder}",
+        'keeper of the worker' => "bin/keep worker {$folder}",
     ];
     $took = array_fill_keys(array_keys($targets), []);
     mt_srand(20261127);
     for ($n = 0; $n < $kills; $n++) {
         $what = array_keys($targets)[mt_rand(0, count($targets) - 1)];
         $pids = explode("\n", trim((string) shell_exec('pgrep -f '.escapeshellarg($targets[$what]))));
-        $pids = array_values(array_filter($pids, static fn (string $pid): bool => $pid !== '' && (int) $pid !== getmypid() && ! str_contains((string) @file_get_contents("/proc/{$pid}/cmdline"), 'pgrep')));
+        $pids = array_values(array_filter(
+            $pids,
+            static fn (string $pid): bool => $pid !== ''
+                && (int) $pid !== getmypid()
+                && ! str_contains((string) @file_get_contents("/proc/{$pid}/cmdline"), 'pgrep'),
+        ));
         if ($pids === []) {
             $n--;
             usleep(100_000);
@@ -147,27 +187,52 @@ try {
     }
     $env = parse_ini_file("{$folder}/env", false, INI_SCANNER_RAW);
     assert(is_array($env));
-    $database = new PDO('mysql:host=127.0.0.1;dbname=vivid_pull;port='.trim((string) file_get_contents("{$folder}/workshop/port")), 'vivid_pull', $env['DB_PASSWORD']);
+    $database = new PDO(
+        'mysql:host=127.0.0.1;dbname=vivid_pull;port='.trim((string) file_get_contents("{$folder}/workshop/port")),
+        'vivid_pull',
+        $env['DB_PASSWORD'],
+    );
     [$acknowledged, $missing, $order, $names, $refused] = [0, 0, 0, 0, 0];
     foreach (array_keys(PEOPLE) as $login) {
         $said = explode("\n", trim((string) file_get_contents("{$folder}/{$login}.acknowledged")));
         $bad = array_filter($said, static fn (string $line): bool => str_starts_with($line, 'refused'));
         $refused += count($bad);
-        $ids = array_map(static fn (string $line): string => explode(' ', $line)[1] ?? '', array_values(array_diff_key($said, $bad)));
+        $ids = array_map(
+            static fn (string $line): string => explode(' ', $line)[1] ?? '',
+            array_values(array_diff_key($said, $bad)),
+        );
         $acknowledged += count($ids);
-        $rows = rows($database, "select e.id, u.login, e.line from entries e join users u on u.id = e.user_id where e.line like 'n {$login} %' order by e.visit_id, e.seq");
+        $rows = rows(
+            $database,
+            "select e.id, u.login, e.line from entries e join users u on u.id = e.user_id where e.line like 'n {$login} %' order by e.visit_id, e.seq",
+        );
         $there = array_column($rows, 'id');
         $missing += count(array_diff($ids, $there));
         $order += $there === $ids ? 0 : 1;
         $names += count(array_filter($rows, static fn (array $row): bool => $row['login'] !== $login));
     }
     $twice = (int) rows($database, 'select count(*) - count(distinct id) as twice from entries')[0]['twice'];
-    printf("%d kills by force while three people log and one comes and goes: %d entries acknowledged, %d missing, %d twice, %d people out of order, %d under another name, %d refused.\n", $kills, $acknowledged, $missing, $twice, $order, $names, $refused);
+    printf(
+        "%d kills by force while three people log and one comes and goes: %d entries acknowledged, %d missing, %d twice, %d people out of order, %d under another name, %d refused.\n",
+        $kills,
+        $acknowledged,
+        $missing,
+        $twice,
+        $order,
+        $names,
+        $refused,
+    );
     $longest = 0.0;
     foreach ($took as $what => $all) {
         sort($all);
         $longest = max($longest, ...($all === [] ? [0.0] : $all));
-        printf("  %-28s %3d times, answered again after %.2f s in the middle, %.2f s at most\n", $what, count($all), $all === [] ? 0 : $all[intdiv(count($all), 2)], $all === [] ? 0 : end($all));
+        printf(
+            "  %-28s %3d times, answered again after %.2f s in the middle, %.2f s at most\n",
+            $what,
+            count($all),
+            $all === [] ? 0 : $all[intdiv(count($all), 2)],
+            $all === [] ? 0 : end($all),
+        );
     }
     $verify = new Process(['bin/verify'], $root, ['VIVID_PULL_DATA' => $folder], null, 120);
     $verify->run();

@@ -3,8 +3,9 @@
 declare(strict_types=1);
 
 /*
- * How long a plan over three adjusters takes, in service, with every choice of positions to weigh: a perch barrel, an in-line
- * adjuster and bracket nuts in flats, found too loose, each time standing somewhere else. Run by hand: bin/bench planning
+ * How long a plan over three adjusters takes, in service, with every choice of positions to weigh: a perch barrel, an
+ * in-line adjuster and bracket nuts in flats, found too loose, each time standing somewhere else. Run by hand:
+ * bin/bench planning
  */
 
 require __DIR__.'/../core/autoload.php';
@@ -17,23 +18,61 @@ const CASES = 200;
 
 function found(int $case): BenchState
 {
-    $file = json_decode((string) file_get_contents(__DIR__.'/../docs/formats/examples/clutch-lever.json'), true, flags: JSON_THROW_ON_ERROR);
+    $file = json_decode(
+        (string) file_get_contents(__DIR__.'/../docs/formats/examples/clutch-lever.json'),
+        true,
+        flags: JSON_THROW_ON_ERROR,
+    );
     $file['run']['cables'][0]['adjusters'] = [
         ['id' => 'perch', 'name' => 'perch barrel', 'kind' => 'barrel', 'thread' => 'M8 x 1.25', 'travel_mm' => 11],
-        ['id' => 'in_line', 'name' => 'in-line adjuster', 'kind' => 'in_line', 'thread' => 'M8 x 1.25', 'travel_mm' => 14, 'access' => ['minutes' => 2, 'cover' => 'boot']],
-        ['id' => 'bracket', 'name' => 'engine bracket', 'kind' => 'bracket_nuts', 'thread' => 'M8 x 1.25', 'travel_mm' => 22, 'access' => ['minutes' => 6, 'cover' => 'side cover']],
+        [
+            'id' => 'in_line',
+            'name' => 'in-line adjuster',
+            'kind' => 'in_line',
+            'thread' => 'M8 x 1.25',
+            'travel_mm' => 14,
+            'access' => ['minutes' => 2, 'cover' => 'boot'],
+        ],
+        [
+            'id' => 'bracket',
+            'name' => 'engine bracket',
+            'kind' => 'bracket_nuts',
+            'thread' => 'M8 x 1.25',
+            'travel_mm' => 22,
+            'access' => ['minutes' => 6, 'cover' => 'side cover'],
+        ],
     ];
-    $file['log'][0]['body']['standing']['positions_steps'] = ['perch' => ($case * 7 % 53) / 6, 'in_line' => ($case * 11 % 67) / 6, 'bracket' => ($case * 13 % 105) / 6];
+    $file['log'][0]['body']['standing']['positions_steps'] = [
+        'perch' => ($case * 7 % 53) / 6,
+        'in_line' => ($case * 11 % 67) / 6,
+        'bracket' => ($case * 13 % 105) / 6,
+    ];
     $by = $file['log'][0]['by'];
     $log = [$file['log'][0]];
     $add = static function (string $kind, array $body) use (&$log, $by): void {
         $n = count($log) + 1;
-        $log[] = ['id' => "e{$n}", 'kind' => $kind, 'at' => sprintf('2026-03-03T09:00:%02d+00:00', $n), 'by' => $by, 'body' => $body];
+        $log[] = [
+            'id' => "e{$n}",
+            'kind' => $kind,
+            'at' => sprintf('2026-03-03T09:00:%02d+00:00', $n),
+            'by' => $by,
+            'body' => $body,
+        ];
     };
     $add('policy', ['mode' => $case % 2 === 0 ? 'service' : 'touch_up']);
     foreach ([0.0, 0.2, -0.2] as $off) {
         $mm = 1.0 + $case % 45 + $off;
-        $add('reading', ['mm' => $mm, 'entered' => (string) $mm, 'point' => 'lever_tip', 'engine' => 'cold', 'wheels' => 'on_ground', 'instrument' => 'rule']);
+        $add(
+            'reading',
+            [
+                'mm' => $mm,
+                'entered' => (string) $mm,
+                'point' => 'lever_tip',
+                'engine' => 'cold',
+                'wheels' => 'on_ground',
+                'instrument' => 'rule',
+            ],
+        );
     }
     $file['log'] = $log;
 
@@ -53,4 +92,9 @@ for ($case = 0; $case < CASES; $case++) {
 }
 sort($times);
 printf("PHP %s, three adjusters, %d cases\n", PHP_VERSION, CASES);
-printf("plan   median %.2f ms   p95 %.2f ms   most %.2f ms   (at most 20 ms)\n", $times[intdiv(CASES, 2)], $times[(int) (CASES * 0.95)], $times[CASES - 1]);
+printf(
+    "plan   median %.2f ms   p95 %.2f ms   most %.2f ms   (at most 20 ms)\n",
+    $times[intdiv(CASES, 2)],
+    $times[(int) (CASES * 0.95)],
+    $times[CASES - 1],
+);

@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 /*
- * The lever of a lesson under the pointer: how evenly frames come while it is pulled to and fro for four seconds, and the longest task meanwhile.
- * Run by hand: bin/bench pulling
+ * The lever of a lesson under the pointer: how evenly frames come while it is pulled to and fro for four seconds, and
+ * the longest task meanwhile. Run by hand: bin/bench pulling
  */
 
 require __DIR__.'/../vendor/autoload.php';
@@ -27,7 +27,16 @@ $client = new HttpClient($served->secure, authority: $served->authority());
 $client->signIn('ines', 'ferry-bell-42');
 $id = sprintf('%s-0000-4000-8000-%s', bin2hex(random_bytes(4)), bin2hex(random_bytes(6)));
 $client->send('POST', 'practice/attempts', ['id' => $id, 'lesson' => 'lever_loose']);
-$client->send('POST', "practice/attempts/{$id}/acts", ['id' => sprintf('%s-0000-4000-8000-%s', bin2hex(random_bytes(4)), bin2hex(random_bytes(6))), 'at' => '2026-01-01T08:00:00+00:00', 'act' => 'hold', 'point' => 'lever_tip']);
+$client->send(
+    'POST',
+    "practice/attempts/{$id}/acts",
+    [
+        'id' => sprintf('%s-0000-4000-8000-%s', bin2hex(random_bytes(4)), bin2hex(random_bytes(6))),
+        'at' => '2026-01-01T08:00:00+00:00',
+        'act' => 'hold',
+        'point' => 'lever_tip',
+    ],
+);
 
 $port = Server::freePort();
 $driver = new Process(['chromedriver', "--port={$port}", '--log-level=OFF']);
@@ -37,16 +46,28 @@ while (@fsockopen('127.0.0.1', $port) === false) {
 }
 $failed = false;
 foreach ([[1280, 800], [390, 844]] as [$wide, $high]) {
-    $options = (new ChromeOptions)->addArguments(['--headless=new', '--no-sandbox', '--ignore-certificate-errors', "--window-size={$wide},{$high}"]);
-    $browser = RemoteWebDriver::create("http://127.0.0.1:{$port}", DesiredCapabilities::chrome()->setCapability(ChromeOptions::CAPABILITY, $options));
+    $options = (new ChromeOptions)->addArguments([
+        '--headless=new',
+        '--no-sandbox',
+        '--ignore-certificate-errors',
+        "--window-size={$wide},{$high}",
+    ]);
+    $browser = RemoteWebDriver::create(
+        "http://127.0.0.1:{$port}",
+        DesiredCapabilities::chrome()->setCapability(ChromeOptions::CAPABILITY, $options),
+    );
     $browser->get("{$served->secure}/icon.svg");
     foreach ($client->cookies() as $name => $value) {
         $browser->manage()->addCookie(Cookie::createFromArray(['name' => $name, 'value' => $value, 'path' => '/']));
     }
     $browser->get("{$served->secure}/practice/{$id}");
-    $browser->wait(20, 100)->until(static fn (): bool => $browser->findElements(WebDriverBy::cssSelector('[data-way=pull]')) !== []);
+    $browser
+        ->wait(20, 100)
+        ->until(static fn (): bool => $browser->findElements(WebDriverBy::cssSelector('[data-way=pull]')) !== []);
     $browser->findElement(WebDriverBy::cssSelector('[data-way=pull]'))->click();
-    $browser->wait(20, 100)->until(static fn (): bool => $browser->findElements(WebDriverBy::cssSelector('[data-scale]')) !== []);
+    $browser
+        ->wait(20, 100)
+        ->until(static fn (): bool => $browser->findElements(WebDriverBy::cssSelector('[data-scale]')) !== []);
     $browser->manage()->timeouts()->setScriptTimeout(30);
     [$gaps, $tasks] = $browser->executeAsyncScript(<<<'JS'
         const done = arguments[0];
@@ -71,7 +92,14 @@ foreach ([[1280, 800], [390, 844]] as [$wide, $high]) {
     sort($gaps);
     $usual = $gaps[(int) floor(0.95 * (count($gaps) - 1))];
     $longest = $tasks === [] ? 0.0 : max($tasks);
-    printf("%d x %d: frames every %.1f ms (19 of 20 within %.1f), longest task %s\n", $wide, $high, array_sum($gaps) / count($gaps), $usual, $longest === 0.0 ? 'under 50 ms' : sprintf('%.0f ms', $longest));
+    printf(
+        "%d x %d: frames every %.1f ms (19 of 20 within %.1f), longest task %s\n",
+        $wide,
+        $high,
+        array_sum($gaps) / count($gaps),
+        $usual,
+        $longest === 0.0 ? 'under 50 ms' : sprintf('%.0f ms', $longest),
+    );
     $failed = $failed || $usual > FRAME_MS || $longest > TASK_MS;
     $browser->quit();
 }

@@ -21,14 +21,34 @@ const WARM_UP = 300;
 /** A clutch job of 100 entries: three readings, then 32 moves with two readings each. */
 function hundredEntries(): BenchState
 {
-    $file = json_decode((string) file_get_contents(__DIR__.'/../docs/formats/examples/clutch-lever.json'), true, flags: JSON_THROW_ON_ERROR);
+    $file = json_decode(
+        (string) file_get_contents(__DIR__.'/../docs/formats/examples/clutch-lever.json'),
+        true,
+        flags: JSON_THROW_ON_ERROR,
+    );
     $by = $file['log'][0]['by'];
     $log = [$file['log'][0]];
     $add = static function (string $kind, array $body) use (&$log, $by): void {
         $n = count($log) + 1;
-        $log[] = ['id' => "e{$n}", 'kind' => $kind, 'at' => sprintf('2026-03-03T09:%02d:%02d+00:00', intdiv($n, 60), $n % 60), 'by' => $by, 'body' => $body];
+        $log[] = [
+            'id' => "e{$n}",
+            'kind' => $kind,
+            'at' => sprintf('2026-03-03T09:%02d:%02d+00:00', intdiv($n, 60), $n % 60),
+            'by' => $by,
+            'body' => $body,
+        ];
     };
-    $read = static fn (float $mm) => $add('reading', ['mm' => $mm, 'entered' => (string) $mm, 'point' => 'lever_tip', 'engine' => 'cold', 'wheels' => 'on_ground', 'instrument' => 'rule']);
+    $read = static fn (float $mm) => $add(
+        'reading',
+        [
+            'mm' => $mm,
+            'entered' => (string) $mm,
+            'point' => 'lever_tip',
+            'engine' => 'cold',
+            'wheels' => 'on_ground',
+            'instrument' => 'rule',
+        ],
+    );
     $play = 25.0;
     array_map($read, [$play, $play + 0.2, $play - 0.2]);
     for ($i = 0; count($log) < 100; $i++) {
@@ -63,6 +83,21 @@ function timed(callable $work): array
 
 $state = hundredEntries();
 $log = Log::of(...$state->log->entries);
-printf("PHP %s, %d entries, %d moves, %d runs after %d to warm up\n", PHP_VERSION, count($log->entries), count($state->facts->readings->moves), RUNS, WARM_UP);
-printf("replay, facts to progress   median %.3f ms   p95 %.3f ms   least %.3f ms   (at most 0.5 ms a run)\n", ...timed(static fn (): BenchState => Bench::replay($state->spec, $state->run, $log)));
-printf("what is learned, and advice median %.3f ms   p95 %.3f ms   least %.3f ms   (at most 3 ms a run)\n", ...timed(static fn (): mixed => (new Advice($state->spec, $state->run, $state->facts, $state->judgement))->outcome()));
+printf(
+    "PHP %s, %d entries, %d moves, %d runs after %d to warm up\n",
+    PHP_VERSION,
+    count($log->entries),
+    count($state->facts->readings->moves),
+    RUNS,
+    WARM_UP,
+);
+printf(
+    "replay, facts to progress   median %.3f ms   p95 %.3f ms   least %.3f ms   (at most 0.5 ms a run)\n",
+    ...timed(static fn (): BenchState => Bench::replay($state->spec, $state->run, $log)),
+);
+printf(
+    "what is learned, and advice median %.3f ms   p95 %.3f ms   least %.3f ms   (at most 3 ms a run)\n",
+    ...timed(
+        static fn (): mixed => (new Advice($state->spec, $state->run, $state->facts, $state->judgement))->outcome(),
+    ),
+);

@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 /*
- * How long a pull of 100,000 points takes to be read, and how long `segmented` in R takes for the same number of breaks, in one run.
- * Run by hand: bin/bench traces
+ * How long a pull of 100,000 points takes to be read, and how long `segmented` in R takes for the same number of
+ * breaks, in one run. Run by hand: bin/bench traces
  */
 
 require __DIR__.'/../core/autoload.php';
@@ -39,7 +39,10 @@ function middleAndMost(callable $work): array
     return [$times[intdiv(RUNS, 2)], $times[RUNS - 1]];
 }
 
-/** Seconds that R takes to place the same number of breaks in the pull and in the way back, begun at equal distances as it begins by itself. */
+/**
+ * Seconds that R takes to place the same number of breaks in the pull and in the way back, begun at equal distances as
+ * it begins by itself.
+ */
 function bySegmented(string $csv, int $breaks): ?float
 {
     $file = (string) tempnam(sys_get_temp_dir(), 'pull');
@@ -65,9 +68,21 @@ $csv = TraceFile::csv($trace);
 [$median, $most] = middleAndMost(static fn () => TraceReading::of($trace, WorkingEnd::ClutchSprings));
 [$readMedian] = middleAndMost(static fn () => TraceFile::read($csv));
 $breaks = TraceReading::of($trace, WorkingEnd::ClutchSprings)->pull->line->pieces() - 1;
-printf("PHP %s, %d points, %d breaks found, %d runs after %d to warm up\n", PHP_VERSION, $trace->points(), $breaks, RUNS, WARM_UP);
+printf(
+    "PHP %s, %d points, %d breaks found, %d runs after %d to warm up\n",
+    PHP_VERSION,
+    $trace->points(),
+    $breaks,
+    RUNS,
+    WARM_UP,
+);
 printf("file taken    median %6.1f ms\n", $readMedian);
 printf("curve read    median %6.1f ms   most %6.1f ms   (at most %.0f ms)\n", $median, $most, MOST_MS);
 $seconds = bySegmented($csv, $breaks);
 echo $seconds === null ? "R's segmented did not answer: apt install r-cran-segmented\n"
-    : sprintf("R's segmented %13.1f ms   %.0f times as long (at least %.0f times)\n", 1000 * $seconds, 1000 * $seconds / $median, LEAST_TIMES);
+    : sprintf(
+        "R's segmented %13.1f ms   %.0f times as long (at least %.0f times)\n",
+        1000 * $seconds,
+        1000 * $seconds / $median,
+        LEAST_TIMES,
+    );

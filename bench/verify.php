@@ -3,7 +3,8 @@
 declare(strict_types=1);
 
 /*
- * How fast a log is held against its chain: the demo's own entries, copied to many visits. Run by hand: bin/bench verify
+ * How fast a log is held against its chain: the demo's own entries, copied to many visits. Run by hand: bin/bench
+ * verify
  */
 
 require __DIR__.'/../vendor/autoload.php';
@@ -31,7 +32,11 @@ for ($many = DB::table('entries')->count(); $many < ENTRIES;) {
         $id = (string) Str::uuid();
         DB::table('visits')->insert(['id' => $id] + (array) $visits[$visit]);
         foreach (array_chunk($rows->all(), 500) as $piece) {
-            DB::table('entries')->insert(array_map(static fn (object $row): array => ['id' => (string) Str::uuid(), 'visit_id' => $id, 'chain' => null] + (array) $row, $piece));
+            DB::table('entries')->insert(array_map(
+                static fn (object $row): array => ['id' => (string) Str::uuid(), 'visit_id' => $id, 'chain' => null]
+                    + (array) $row,
+                $piece,
+            ));
         }
         $many += count($rows);
     }
@@ -40,7 +45,14 @@ $timed = static function (string $what, Closure $work): void {
     $start = hrtime(true);
     $said = $work();
     $seconds = (hrtime(true) - $start) / 1e9;
-    printf("%-28s %7.1f s for %d entries, %d a minute%s\n", $what, $seconds, ENTRIES, (int) (ENTRIES / $seconds * 60), $said === null ? '' : ": {$said}");
+    printf(
+        "%-28s %7.1f s for %d entries, %d a minute%s\n",
+        $what,
+        $seconds,
+        ENTRIES,
+        (int) (ENTRIES / $seconds * 60),
+        $said === null ? '' : ": {$said}",
+    );
 };
 $timed('chained by an upgrade', static function (): ?string {
     Rechain::missing();

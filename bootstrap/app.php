@@ -29,7 +29,14 @@ use VividPull\Core\Errors\CoreError;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', commands: __DIR__.'/../routes/console.php', health: '/up')
-    ->withCommands([BeginWorkshop::class, ExportShop::class, ImportShop::class, FindDue::class, SimulateGauges::class, VerifyLog::class])
+    ->withCommands([
+        BeginWorkshop::class,
+        ExportShop::class,
+        ImportShop::class,
+        FindDue::class,
+        SimulateGauges::class,
+        VerifyLog::class,
+    ])
     ->withMiddleware(function (Middleware $middleware): void {
         // One origin, so nothing crosses it; and lines reach the core just as they were typed.
         $middleware->remove([HandleCors::class, TrimStrings::class, ConvertEmptyStringsToNull::class]);
@@ -39,8 +46,19 @@ return Application::configure(basePath: dirname(__DIR__))
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         // Refusals are answers, not failures.
-        $exceptions->dontReport([CoreError::class, ChangedSince::class, Conflict::class, Forbidden::class, UnknownToken::class, WrittenByAnother::class]);
+        $exceptions->dontReport([
+            CoreError::class,
+            ChangedSince::class,
+            Conflict::class,
+            Forbidden::class,
+            UnknownToken::class,
+            WrittenByAnother::class,
+        ]);
         $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*'));
-        $exceptions->render(static fn (Throwable $e, Request $request): ?Response => $request->is('api/*') ? Problem::response($e) : null);
+        $exceptions->render(
+            static fn (Throwable $e, Request $request): ?Response => $request->is('api/*')
+                ? Problem::response($e)
+                : null,
+        );
     })
     ->create();

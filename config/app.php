@@ -8,9 +8,15 @@ return [
     'timezone' => 'UTC',
     /** The zone of the workshop, in which its days begin and end. */
     'workshop_timezone' => env('WORKSHOP_TIMEZONE', 'UTC'),
-    /** Proxies whose word on the visitor's address and on HTTPS is believed, by address and with commas; `*` is every one. Only for those who bring their own. */
+    /**
+     * Proxies whose word on the visitor's address and on HTTPS is believed, by address and with commas; `*` is every
+     * one. Only for those who bring their own.
+     */
     'trusted_proxies' => env('TRUSTED_PROXIES'),
-    /** Where plain http and HTTPS are served to a network, and the certificate of the workshop's own authority; nothing where there is no HTTPS. */
+    /**
+     * Where plain http and HTTPS are served to a network, and the certificate of the workshop's own authority; nothing
+     * where there is no HTTPS.
+     */
     'plain_port' => env('WORKSHOP_PLAIN_PORT'),
     'https_port' => env('WORKSHOP_HTTPS_PORT'),
     'address' => env('WORKSHOP_ADDRESS'),

@@ -102,7 +102,10 @@ Route::prefix('api')->group(function (): void {
             Route::post('machines/{tag}/controls/{control}/complaints', [ComplaintController::class, 'open']);
             Route::post('complaints/{complaint}/answers', [ComplaintController::class, 'answer']);
             Route::post('complaints/{complaint}/closed', [ComplaintController::class, 'close']);
-            Route::post('intakes/{intake}/answer', [MachineKeepingController::class, 'answer'])->middleware('may:sign_off');
+            Route::post(
+                'intakes/{intake}/answer',
+                [MachineKeepingController::class, 'answer'],
+            )->middleware('may:sign_off');
         });
         Route::get('complaints', [ComplaintController::class, 'index']);
         Route::get('causes/{family}', [CauseCountController::class, 'show']);
@@ -158,7 +161,10 @@ Route::prefix('api')->group(function (): void {
         Route::put('jobs/{job}/gauges/{instrument}', [GaugeController::class, 'listen'])->middleware('may:log');
         Route::delete('jobs/{job}/gauges/{instrument}', [GaugeController::class, 'letGo'])->middleware('may:log');
         Route::delete('jobs/{job}/gauges/readings/{reading}', [GaugeController::class, 'drop'])->middleware('may:log');
-        Route::delete('jobs/{job}/gauges/recordings/{trace}', [GaugeController::class, 'dropRecording'])->middleware('may:log');
+        Route::delete(
+            'jobs/{job}/gauges/recordings/{trace}',
+            [GaugeController::class, 'dropRecording'],
+        )->middleware('may:log');
         Route::post('jobs/{job}/entries', [EntryController::class, 'store'])->middleware('may:log');
     });
     // What gauges send comes by a token of its own, and no session.
@@ -171,7 +177,10 @@ Route::prefix('api')->group(function (): void {
 });
 
 // Calendars carry their own secret, and no session.
-Route::get('calendar/{token}.ics', [DueController::class, 'calendar'])->where('token', '[0-9a-f]{48}')->withoutMiddleware('web')->middleware('throttle:60,1');
+Route::get('calendar/{token}.ics', [DueController::class, 'calendar'])
+    ->where('token', '[0-9a-f]{48}')
+    ->withoutMiddleware('web')
+    ->middleware('throttle:60,1');
 
 // How a phone comes to trust the workshop's HTTPS; asked for before anybody signs in.
 Route::get('trust/about', [TrustController::class, 'about'])->withoutMiddleware('web');
@@ -180,5 +189,6 @@ Route::get('trust/authority.crt', [TrustController::class, 'authority'])->withou
 // Browsers ask for this by themselves; it must not begin a session that takes another's place.
 Route::redirect('favicon.ico', '/icon.svg')->withoutMiddleware('web');
 
-// Every other address is the one page, which finds its own way. It says nothing of anybody, so looking at it begins no session.
+// Every other address is the one page, which finds its own way. It says nothing of anybody, so looking at it begins no
+// session.
 Route::view('{any}', 'app')->where('any', '.*')->withoutMiddleware('web');

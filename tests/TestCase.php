@@ -23,7 +23,11 @@ abstract class TestCase extends BaseTestCase
     protected function setUp(): void
     {
         parent::setUp();
-        self::assertMatchesRegularExpression('/^vivid_pull_test(_\d)?$/', (string) config('database.connections.mariadb.database'), 'Tests run in a database of their own: use bin/test.');
+        self::assertMatchesRegularExpression(
+            '/^vivid_pull_test(_\d)?$/',
+            (string) config('database.connections.mariadb.database'),
+            'Tests run in a database of their own: use bin/test.',
+        );
     }
 
     /**
@@ -56,8 +60,15 @@ abstract class TestCase extends BaseTestCase
      * @param  array<array-key, mixed>  $server
      * @return TestResponse<Response>
      */
-    public function call($method, $uri, $parameters = [], $cookies = [], $files = [], $server = [], $content = null): TestResponse
-    {
+    public function call(
+        $method,
+        $uri,
+        $parameters = [],
+        $cookies = [],
+        $files = [],
+        $server = [],
+        $content = null,
+    ): TestResponse {
         $response = parent::call($method, $uri, $parameters, $cookies, $files, $server, $content);
         Contract::hold($method, (string) $uri, $content, $response->baseResponse);
 
@@ -67,6 +78,14 @@ abstract class TestCase extends BaseTestCase
     /** @return TestResponse<Response> */
     protected function raw(string $method, string $uri, string $content): TestResponse
     {
-        return $this->call($method, $uri, [], [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], $content);
+        return $this->call(
+            $method,
+            $uri,
+            [],
+            [],
+            [],
+            ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'],
+            $content,
+        );
     }
 }

@@ -38,14 +38,22 @@ final readonly class Closing
     private static function run(ControlJob $job, BenchState $state): array
     {
         $voids = $state->log->voids();
-        $fitted = EntryRow::query()->where('job_id', $job->id)->where('kind', EntryKind::Adjuster->value)->orderBy('seq')->get()
+        $fitted = EntryRow::query()
+            ->where('job_id', $job->id)
+            ->where('kind', EntryKind::Adjuster->value)
+            ->orderBy('seq')
+            ->get()
             ->reject(static fn (EntryRow $row): bool => isset($voids[$row->id]));
 
-        return $fitted->reduce(static fn (array $run, EntryRow $row): array => self::withFitted($run, $row->body), $job->control->run);
+        return $fitted->reduce(
+            static fn (array $run, EntryRow $row): array => self::withFitted($run, $row->body),
+            $job->control->run,
+        );
     }
 
     /**
-     * A run as it was written, with an adjuster fitted on one machine: as the core's Run::fitted does to the decoded one.
+     * A run as it was written, with an adjuster fitted on one machine: as the core's Run::fitted does to the decoded
+     * one.
      *
      * @param  array<string, mixed>  $run
      * @param  array<string, mixed>  $fitted  body of the entry
@@ -57,7 +65,10 @@ final readonly class Closing
         foreach ($run['cables'] as $n => $cable) {
             if ($cable['id'] === $fitted['cable']) {
                 $run['cables'][$n]['adjusters'] = $old === null ? [...$cable['adjusters'], $fitted['adjuster']]
-                    : array_map(static fn (array $one): array => $one['id'] === $old ? $fitted['adjuster'] : $one, $cable['adjusters']);
+                    : array_map(
+                        static fn (array $one): array => $one['id'] === $old ? $fitted['adjuster'] : $one,
+                        $cable['adjusters'],
+                    );
             }
         }
 

@@ -20,13 +20,25 @@ final readonly class ComparableControls
     {
         $own = ControlJob::query()->with('control.specVersion')->findOrFail($job->id)->control;
         $point = $job->frame['spec']['aim']['point'] ?? null;
-        $others = Control::query()->with('machine')->where('key', $own->key)->whereKeyNot($own->id)->whereNotNull('summary')
-            ->whereHas('specVersion', static fn ($specs) => $specs->where('model', $own->specVersion->model)->where('control', $own->specVersion->control))
+        $others = Control::query()
+            ->with('machine')
+            ->where('key', $own->key)
+            ->whereKeyNot($own->id)
+            ->whereNotNull('summary')
+            ->whereHas(
+                'specVersion',
+                static fn ($specs) => $specs
+                    ->where('model', $own->specVersion->model)
+                    ->where('control', $own->specVersion->control),
+            )
             ->orderByDesc('updated_at')->limit(self::MOST)->get();
 
         return array_values($others
-            ->filter(static fn (Control $one): bool => $one->summary?->outcome === ClosingOutcome::Fit && $one->summary->point() === $point
-                && $one->summary->leftMm() !== null)
+            ->filter(
+                static fn (Control $one): bool => $one->summary?->outcome === ClosingOutcome::Fit
+                    && $one->summary->point() === $point
+                    && $one->summary->leftMm() !== null,
+            )
             ->map(static fn (Control $one): array => [
                 'machine' => $one->machine->tag,
                 'name' => $one->machine->name,
@@ -47,6 +59,8 @@ final readonly class ComparableControls
                 return;
             }
         }
-        throw Refused::because("No control like this one was left at that figure on {$like->machine}. Choose one from the list.");
+        throw Refused::because(
+            "No control like this one was left at that figure on {$like->machine}. Choose one from the list.",
+        );
     }
 }

@@ -15,7 +15,10 @@ use VividPull\Core\Errors\Refused;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Procedure\Symptom;
 
-/** What is said of a control while a job on it is open stands in that job, too: what feels wrong, and what a look showed where the job asks for the same look. */
+/**
+ * What is said of a control while a job on it is open stands in that job, too: what feels wrong, and what a look showed
+ * where the job asks for the same look.
+ */
 final readonly class ComplaintInJob
 {
     private function __construct(private JobHead $job, private Journal $journal) {}
@@ -30,12 +33,19 @@ final readonly class ComplaintInJob
     /** @param  list<Symptom>  $symptoms */
     public function feelsWrong(array $symptoms, User $by, CarbonImmutable $now): void
     {
-        $this->journal->add($this->job, $by, (string) Str::uuid7($now), EntryKind::Complaint, ['symptoms' => array_map(static fn (Symptom $one): string => $one->value, $symptoms)], $now);
+        $this->journal->add(
+            $this->job,
+            $by,
+            (string) Str::uuid7($now),
+            EntryKind::Complaint,
+            ['symptoms' => array_map(static fn (Symptom $one): string => $one->value, $symptoms)],
+            $now,
+        );
     }
 
     /**
-     * Under the answer's own id, so that it is found when it is taken back. What the job does not take at its stage counts where the cause is
-     * looked for alone.
+     * Under the answer's own id, so that it is found when it is taken back. What the job does not take at its stage
+     * counts where the cause is looked for alone.
      */
     public function seen(Check $check, string $answer, string $id, User $by, CarbonImmutable $now): void
     {
@@ -44,7 +54,9 @@ final readonly class ComplaintInJob
         if ($said === null) {
             return;
         }
-        $joining = isset($state->facts->joined[$by->person()->id]) ? [] : [[(string) Str::uuid7($now), EntryKind::Joined, []]];
+        $joining = isset($state->facts->joined[$by->person()->id])
+            ? []
+            : [[(string) Str::uuid7($now), EntryKind::Joined, []]];
         $this->asFarAsItGoes([...$joining, [$id, $said->kind, $said->body]], $by, $now);
     }
 
@@ -52,7 +64,15 @@ final readonly class ComplaintInJob
     public function takenBack(string $answer, User $by, CarbonImmutable $now): void
     {
         if (EntryRow::query()->whereKey($answer)->where('job_id', $this->job->id)->exists()) {
-            $this->asFarAsItGoes([[(string) Str::uuid7($now), EntryKind::Void, ['entry' => $answer, 'reason' => 'Taken back where its cause is looked for']]], $by, $now);
+            $this->asFarAsItGoes(
+                [[
+                    (string) Str::uuid7($now),
+                    EntryKind::Void,
+                    ['entry' => $answer, 'reason' => 'Taken back where its cause is looked for'],
+                ]],
+                $by,
+                $now,
+            );
         }
     }
 

@@ -30,7 +30,10 @@ use VividPull\Core\Wire\DiagnosisCodec;
 use VividPull\Core\Wire\EntryCodec;
 use VividPull\Core\Wire\Node;
 
-/** What feels wrong about a control: answers added one by one, and what the core makes of them together with an open job. */
+/**
+ * What feels wrong about a control: answers added one by one, and what the core makes of them together with an open
+ * job.
+ */
 final readonly class Complaints
 {
     /**
@@ -55,17 +58,33 @@ final readonly class Complaints
             Control::query()->lockForUpdate()->findOrFail($control->id);
             $same = Complaint::query()->find($id);
             if ($same !== null) {
-                return $same->control_id === $control->id ? $same : throw new Conflict('Another complaint stands under this id.');
+                return $same->control_id === $control->id
+                    ? $same
+                    : throw new Conflict('Another complaint stands under this id.');
             }
             if (Complaint::query()->where('open_control_id', $control->id)->exists()) {
                 throw new Conflict('The cause of another complaint about it is being looked for. Go on with that one.');
             }
             $now = CarbonImmutable::now();
-            $complaint = Complaint::query()->create(['id' => $id, 'control_id' => $control->id, 'open_control_id' => $control->id, 'words' => $words, 'opened_by_id' => $by->id, 'opened_at' => $now]);
-            foreach (array_filter($symptoms, static fn (string $answer): bool => $answer !== 'not_tried') as $symptom => $answer) {
+            $complaint = Complaint::query()->create([
+                'id' => $id,
+                'control_id' => $control->id,
+                'open_control_id' => $control->id,
+                'words' => $words,
+                'opened_by_id' => $by->id,
+                'opened_at' => $now,
+            ]);
+            foreach (array_filter(
+                $symptoms,
+                static fn (string $answer): bool => $answer !== 'not_tried',
+            ) as $symptom => $answer) {
                 self::write($complaint, (string) Str::uuid7($now), AnswerKind::Symptom, $symptom, $answer, $by, $now);
             }
-            ComplaintInJob::on($control)?->feelsWrong(array_map(Symptom::from(...), array_keys($symptoms, Evidence::YES, true)), $by, $now);
+            ComplaintInJob::on($control)?->feelsWrong(
+                array_map(Symptom::from(...), array_keys($symptoms, Evidence::YES, true)),
+                $by,
+                $now,
+            );
 
             return $complaint;
         }, 3);
@@ -76,23 +95,39 @@ final readonly class Complaints
     {
         $node->object(['id', 'kind', 'about'], ['answer', 'at', 'by']);
         WrittenByAnother::unless($node->optionalString('by', 40), $by);
-        $at = $node->has('at') ? CarbonImmutable::parse(EntryCodec::instant($node->at('at')))->utc() : CarbonImmutable::now();
+        $at = $node->has('at')
+            ? CarbonImmutable::parse(EntryCodec::instant($node->at('at')))->utc()
+            : CarbonImmutable::now();
         $id = EntryRequest::uuid($node->at('id'));
         $kind = $node->at('kind')->enum(AnswerKind::class);
         $about = $node->at('about')->string(40);
         $knowledge = Causes::of($complaint->control->spec()->family);
         match ($kind) {
             AnswerKind::Symptom => DiagnosisCodec::symptom(Evidence::none(), $knowledge, $about, $node->at('answer')),
-            AnswerKind::Check => DiagnosisCodec::check(Evidence::none(), $knowledge, $about, Node::of($node->at('answer')->string(40), $node->at('answer')->path)),
+            AnswerKind::Check => DiagnosisCodec::check(
+                Evidence::none(),
+                $knowledge,
+                $about,
+                Node::of($node->at('answer')->string(40), $node->at('answer')->path),
+            ),
             AnswerKind::Tried => DiagnosisCodec::cause($node->at('about'), $knowledge),
             AnswerKind::Skip, AnswerKind::Back => DiagnosisCodec::question($node->at('about'), $knowledge),
         };
-        $answer = in_array($kind, [AnswerKind::Symptom, AnswerKind::Check], true) ? $node->at('answer')->string(40) : null;
+        $answer = in_array($kind, [AnswerKind::Symptom, AnswerKind::Check], true)
+            ? $node->at('answer')->string(40)
+            : null;
         DB::transaction(static function () use ($complaint, $id, $kind, $about, $answer, $by, $at): void {
             $held = Complaint::query()->lockForUpdate()->findOrFail($complaint->id);
             $same = ComplaintAnswer::query()->find($id);
             if ($same !== null) {
-                [$same->complaint_id, $same->kind, $same->about, $same->answer] === [$held->id, $kind->value, $about, $answer] ? null : throw new Conflict('Another answer stands under this id.');
+                [
+                    $same->complaint_id,
+                    $same->kind,
+                    $same->about,
+                    $same->answer,
+                ] === [$held->id, $kind->value, $about, $answer]
+                    ? null
+                    : throw new Conflict('Another answer stands under this id.');
 
                 return;
             }
@@ -106,13 +141,25 @@ final readonly class Complaints
     }
 
     /** What the open job is told of it. */
-    private static function inItsJob(Complaint $complaint, string $id, AnswerKind $kind, string $about, ?string $answer, ?ComplaintAnswer $before, User $by, CarbonImmutable $now): void
-    {
+    private static function inItsJob(
+        Complaint $complaint,
+        string $id,
+        AnswerKind $kind,
+        string $about,
+        ?string $answer,
+        ?ComplaintAnswer $before,
+        User $by,
+        CarbonImmutable $now,
+    ): void {
         $job = ComplaintInJob::on($complaint->control);
         $check = Causes::of($complaint->control->spec()->family)->checks[$about] ?? null;
         match (true) {
             $job === null => null,
-            $kind === AnswerKind::Symptom && $answer === Evidence::YES => $job->feelsWrong([Symptom::from($about)], $by, $now),
+            $kind === AnswerKind::Symptom && $answer === Evidence::YES => $job->feelsWrong(
+                [Symptom::from($about)],
+                $by,
+                $now,
+            ),
             $kind === AnswerKind::Check && $check !== null => $job->seen($check, (string) $answer, $id, $by, $now),
             $kind === AnswerKind::Back && $before !== null => $job->takenBack($before->id, $by, $now),
             default => null,
@@ -131,21 +178,52 @@ final readonly class Complaints
             }
             if ($held->closed_at !== null) {
                 // What was named wrongly would go on teaching the workshop.
-                $by->acting()->may(Permission::KeepShop) ? null : throw new Conflict('This complaint is closed. A lead may say that it was something else.');
-                Audit::note($by, 'cause put right', "{$held->control->machine->tag} {$held->control->name}", ['was' => $held->cause, 'is' => $cause], "complaint {$held->id}");
+                $by->acting()->may(Permission::KeepShop)
+                    ? null
+                    : throw new Conflict('This complaint is closed. A lead may say that it was something else.');
+                Audit::note(
+                    $by,
+                    'cause put right',
+                    "{$held->control->machine->tag} {$held->control->name}",
+                    ['was' => $held->cause, 'is' => $cause],
+                    "complaint {$held->id}",
+                );
                 $held->forceFill(['cause' => $cause, 'closed_by_id' => $by->id])->save();
 
                 return;
             }
-            $held->forceFill(['closed_at' => CarbonImmutable::now(), 'closed_by_id' => $by->id, 'cause' => $cause, 'open_control_id' => null])->save();
+            $held
+                ->forceFill([
+                    'closed_at' => CarbonImmutable::now(),
+                    'closed_by_id' => $by->id,
+                    'cause' => $cause,
+                    'open_control_id' => null,
+                ])
+                ->save();
             Audit::note($by, 'complaint closed', "{$held->control->machine->tag} {$held->control->name}: {$cause}");
         }, 3);
     }
 
-    private static function write(Complaint $complaint, string $id, AnswerKind $kind, string $about, ?string $answer, User $by, CarbonImmutable $at): void
-    {
+    private static function write(
+        Complaint $complaint,
+        string $id,
+        AnswerKind $kind,
+        string $about,
+        ?string $answer,
+        User $by,
+        CarbonImmutable $at,
+    ): void {
         $last = (int) ComplaintAnswer::query()->where('complaint_id', $complaint->id)->max('seq');
-        ComplaintAnswer::query()->create(['id' => $id, 'complaint_id' => $complaint->id, 'seq' => $last + 1, 'kind' => $kind->value, 'about' => $about, 'answer' => $answer, 'user_id' => $by->id, 'at' => $at]);
+        ComplaintAnswer::query()->create([
+            'id' => $id,
+            'complaint_id' => $complaint->id,
+            'seq' => $last + 1,
+            'kind' => $kind->value,
+            'about' => $about,
+            'answer' => $answer,
+            'user_id' => $by->id,
+            'at' => $at,
+        ]);
     }
 
     /** @return array<string, mixed> a complaint, what is known, and what follows */
@@ -155,7 +233,9 @@ final readonly class Complaints
         $control = $complaint->control;
         $family = $control->spec()->family;
         $knowledge = Causes::of($family);
-        $against = $complaint->closed_at === null ? RestOfMachine::againstRunning($control->machine, askedOf: $control->key) : [];
+        $against = $complaint->closed_at === null
+            ? RestOfMachine::againstRunning($control->machine, askedOf: $control->key)
+            : [];
 
         return [
             'id' => $complaint->id,
@@ -170,9 +250,19 @@ final readonly class Complaints
             'closed_by' => $complaint->closedBy?->name,
             'was' => $complaint->cause === null ? null : ($knowledge->causes[$complaint->cause] ?? null)?->label,
             'job' => $control->openJob?->id,
-            'answers' => array_values($complaint->answers->sortBy('seq')->map(static fn (ComplaintAnswer $one): array => self::saying($one, $knowledge))->all()),
+            'answers' => array_values(
+                $complaint->answers
+                    ->sortBy('seq')
+                    ->map(static fn (ComplaintAnswer $one): array => self::saying($one, $knowledge))
+                    ->all(),
+            ),
             'against_running' => $against,
-            'diagnosis' => DiagnosisCodec::encode($family, self::evidence($complaint, $knowledge)->notToBeRun(...$against), CauseCounts::weights($family), $byPhone),
+            'diagnosis' => DiagnosisCodec::encode(
+                $family,
+                self::evidence($complaint, $knowledge)->notToBeRun(...$against),
+                CauseCounts::weights($family),
+                $byPhone,
+            ),
         ];
     }
 
@@ -180,23 +270,41 @@ final readonly class Complaints
     private static function saying(ComplaintAnswer $one, Knowledge $knowledge): array
     {
         $check = $knowledge->checks[$one->about] ?? null;
-        $label = $check->label ?? Symptom::tryFrom($one->about)?->words() ?? ($knowledge->causes[$one->about] ?? null)->label ?? $one->about;
+        $label = $check->label
+            ?? Symptom::tryFrom($one->about)?->words()
+            ?? ($knowledge->causes[$one->about] ?? null)->label
+            ?? $one->about;
 
-        return ['id' => $one->id, 'kind' => $one->kind, 'about' => $one->about, 'label' => $label, 'by' => $one->user->name, 'at' => $one->at->toIso8601String(), 'says' => match (AnswerKind::from($one->kind)) {
-            AnswerKind::Symptom => $one->answer === Evidence::YES ? 'Yes' : 'No',
-            AnswerKind::Check => $check?->answers()[$one->answer ?? ''] ?? (string) $one->answer,
-            AnswerKind::Skip => 'Cannot look now',
-            AnswerKind::Tried => 'Put right, and it is still there',
-            AnswerKind::Back => 'Taken back',
-        }];
+        return [
+            'id' => $one->id,
+            'kind' => $one->kind,
+            'about' => $one->about,
+            'label' => $label,
+            'by' => $one->user->name,
+            'at' => $one->at->toIso8601String(),
+            'says' => match (AnswerKind::from($one->kind)) {
+                AnswerKind::Symptom => $one->answer === Evidence::YES
+                    ? 'Yes'
+                    : 'No', AnswerKind::Check => $check?->answers()[$one->answer ?? '']
+                        ?? (string) $one->answer, AnswerKind::Skip => 'Cannot look now',
+                AnswerKind::Tried => 'Put right, and it is still there', AnswerKind::Back => 'Taken back',
+            },
+        ];
     }
 
     /** @return list<string> what stops the machine by an open complaint about a control, in the words people use */
     public static function stopping(Control $control): array
     {
         $open = Complaint::query()->with('answers')->where('open_control_id', $control->id)->first();
-        $felt = array_filter($open === null ? [] : self::latest($open), static fn (ComplaintAnswer $one): bool => $one->kind === AnswerKind::Symptom->value && $one->answer === Evidence::YES);
-        $stopping = array_filter(array_map(static fn (string $one): Symptom => Symptom::from($one), array_keys($felt)), static fn (Symptom $one): bool => $one->stopsTheMachine());
+        $felt = array_filter(
+            $open === null ? [] : self::latest($open),
+            static fn (ComplaintAnswer $one): bool => $one->kind === AnswerKind::Symptom->value
+                && $one->answer === Evidence::YES,
+        );
+        $stopping = array_filter(
+            array_map(static fn (string $one): Symptom => Symptom::from($one), array_keys($felt)),
+            static fn (Symptom $one): bool => $one->stopsTheMachine(),
+        );
 
         return array_values(array_map(static fn (Symptom $one): string => $one->words(), $stopping));
     }
@@ -217,9 +325,15 @@ final readonly class Complaints
     private static function evidence(Complaint $complaint, Knowledge $knowledge): Evidence
     {
         $job = $complaint->closed_at === null ? $complaint->control->openJob : null;
-        $evidence = $job === null ? Evidence::none() : JobEvidence::of(JobLog::of(JobHead::find($job->id))->replay(), $knowledge);
+        $evidence = $job === null
+            ? Evidence::none()
+            : JobEvidence::of(JobLog::of(JobHead::find($job->id))->replay(), $knowledge);
         $past = ControlPast::of($complaint->control);
-        $evidence = StoryEvidence::into($evidence, $knowledge->checks['story'] ?? null, ControlStory::told($complaint->control, $past));
+        $evidence = StoryEvidence::into(
+            $evidence,
+            $knowledge->checks['story'] ?? null,
+            ControlStory::told($complaint->control, $past),
+        );
         $evidence = CareEvidence::into($evidence, $knowledge, $past->cableDays(), $past->oiledDays());
         foreach (self::latest($complaint) as $about => $one) {
             $kind = AnswerKind::from($one->kind);
@@ -240,7 +354,10 @@ final readonly class Complaints
         return $evidence;
     }
 
-    /** @return array<string, mixed> what may be chosen about a control that nobody complained of yet, and what somebody's words seem to mean */
+    /**
+     * @return array<string, mixed> what may be chosen about a control that nobody complained of yet, and what
+     *     somebody's words seem to mean
+     */
     public static function start(Control $control, string $words): array
     {
         $symptoms = Causes::of($control->spec()->family)->symptoms;
@@ -252,23 +369,47 @@ final readonly class Complaints
             'control_name' => $control->name,
             'hand' => $control->fitted()->hand->kind->value,
             'open' => Complaint::query()->where('open_control_id', $control->id)->value('id'),
-            'symptoms' => array_map(static fn (Symptom $one): array => ['key' => $one->value, 'words' => $one->words(), 'stops' => $one->stopsTheMachine()], $symptoms),
-            'understood' => array_map(static fn (Symptom $one): string => $one->value, OwnWords::understood($words, $symptoms)),
+            'symptoms' => array_map(
+                static fn (Symptom $one): array => [
+                    'key' => $one->value,
+                    'words' => $one->words(),
+                    'stops' => $one->stopsTheMachine(),
+                ],
+                $symptoms,
+            ),
+            'understood' => array_map(
+                static fn (Symptom $one): string => $one->value,
+                OwnWords::understood($words, $symptoms),
+            ),
         ];
     }
 
     /** The complaint about a control whose cause is still looked for. */
     public static function openOf(string $tag, string $control): ?string
     {
-        $id = Complaint::query()->whereHas('control', static fn ($controls) => $controls->where('key', $control)->whereHas('machine', static fn ($machines) => $machines->where('tag', $tag)))->whereNotNull('open_control_id')->value('id');
+        $id = Complaint::query()
+            ->whereHas(
+                'control',
+                static fn ($controls) => $controls
+                    ->where('key', $control)
+                    ->whereHas('machine', static fn ($machines) => $machines->where('tag', $tag)),
+            )
+            ->whereNotNull('open_control_id')
+            ->value('id');
 
         return is_string($id) ? $id : null;
     }
 
-    /** @return list<string> what a job that begins on the control is told of an open complaint: what was said and looked at, a line a person */
+    /**
+     * @return list<string> what a job that begins on the control is told of an open complaint: what was said and looked
+     *     at, a line a person
+     */
     public static function said(Control $control): array
     {
-        $complaint = Complaint::query()->with(['answers.user', 'openedBy'])->where('open_control_id', $control->id)->first();
+        $complaint = Complaint::query()
+            ->with(['answers.user', 'openedBy'])
+            ->where('open_control_id', $control->id)
+            ->first();
         if ($complaint === null) {
             return [];
         }
@@ -280,8 +421,15 @@ final readonly class Complaints
         }
 
         return [
-            ...($complaint->words === null ? [] : ["Complaint taken by {$complaint->openedBy->name}: {$complaint->words}"]),
-            ...array_map(static fn (string $name, array $said): string => "Looking for the cause, {$name}: ".implode('; ', $said).'.', array_keys($by), array_values($by)),
+            ...($complaint->words === null
+                ? []
+                : ["Complaint taken by {$complaint->openedBy->name}: {$complaint->words}"]),
+            ...array_map(
+                static fn (string $name, array $said): string => "Looking for the cause, {$name}: ".implode('; ', $said)
+                    .'.',
+                array_keys($by),
+                array_values($by),
+            ),
         ];
     }
 
@@ -289,7 +437,11 @@ final readonly class Complaints
     public static function symptoms(Control $control): array
     {
         $complaint = Complaint::query()->with('answers')->where('open_control_id', $control->id)->first();
-        $here = array_filter($complaint === null ? [] : self::latest($complaint), static fn (ComplaintAnswer $one): bool => $one->kind === AnswerKind::Symptom->value && $one->answer === Evidence::YES);
+        $here = array_filter(
+            $complaint === null ? [] : self::latest($complaint),
+            static fn (ComplaintAnswer $one): bool => $one->kind === AnswerKind::Symptom->value
+                && $one->answer === Evidence::YES,
+        );
 
         return array_keys($here);
     }
@@ -298,7 +450,16 @@ final readonly class Complaints
     public static function waiting(?Machine $machine = null): array
     {
         $open = Complaint::query()->with(['control.machine', 'openedBy', 'answers'])->whereNotNull('open_control_id')
-            ->when($machine !== null, static fn ($query) => $query->whereHas('control', static fn ($controls) => $controls->where('machine_id', $machine?->id)))->orderBy('opened_at')->limit(200)->get();
+            ->when(
+                $machine !== null,
+                static fn ($query) => $query->whereHas(
+                    'control',
+                    static fn ($controls) => $controls->where('machine_id', $machine?->id),
+                ),
+            )
+            ->orderBy('opened_at')
+            ->limit(200)
+            ->get();
 
         return array_values($open->map(static fn (Complaint $one): array => [
             'id' => $one->id,
@@ -306,7 +467,18 @@ final readonly class Complaints
             'machine' => $one->control->machine->name,
             'control' => $one->control->key,
             'control_name' => $one->control->name,
-            'words' => $one->words ?? implode(', ', $one->answers->where('kind', AnswerKind::Symptom->value)->where('answer', Evidence::YES)->map(static fn (ComplaintAnswer $said): string => Symptom::tryFrom($said->about)?->words() ?? $said->about)->all()),
+            'words' => $one->words
+                ?? implode(
+                    ', ',
+                    $one->answers
+                        ->where('kind', AnswerKind::Symptom->value)
+                        ->where('answer', Evidence::YES)
+                        ->map(
+                            static fn (ComplaintAnswer $said): string => Symptom::tryFrom($said->about)?->words()
+                                ?? $said->about,
+                        )
+                        ->all(),
+                ),
             'by' => $one->openedBy->name,
             'at' => $one->opened_at->toIso8601String(),
         ])->all());

@@ -44,8 +44,18 @@ final readonly class ControlPast
 
     public static function of(Control $control): self
     {
-        $jobs = ControlJob::query()->where('control_id', $control->id)->orderByDesc('opened_at')->limit(self::MOST_JOBS)->get(self::COLUMNS)->toBase();
-        $closings = EntryRow::query()->whereIn('job_id', $jobs->pluck('id'))->where('kind', EntryKind::Closed->value)->get()->toBase()->keyBy('job_id');
+        $jobs = ControlJob::query()
+            ->where('control_id', $control->id)
+            ->orderByDesc('opened_at')
+            ->limit(self::MOST_JOBS)
+            ->get(self::COLUMNS)
+            ->toBase();
+        $closings = EntryRow::query()
+            ->whereIn('job_id', $jobs->pluck('id'))
+            ->where('kind', EntryKind::Closed->value)
+            ->get()
+            ->toBase()
+            ->keyBy('job_id');
 
         return new self($control, $jobs, $closings);
     }
@@ -68,12 +78,24 @@ final readonly class ControlPast
                 'found_mm' => $record['found']['mm'] ?? null,
                 'left_mm' => $record['left']['mm'] ?? null,
                 'left_expanded_mm' => $record['left']['expanded_mm'] ?? null,
-                'stands' => array_values(array_map(static fn (array $one): array => ['name' => $one['name'], 'found' => $one['found'], 'left' => $one['left']],
-                    array_filter($record['stands'] ?? [], static fn (array $one): bool => ($one['found'] ?? $one['left']) !== null))),
+                'stands' => array_values(array_map(
+                    static fn (array $one): array => [
+                        'name' => $one['name'],
+                        'found' => $one['found'],
+                        'left' => $one['left'],
+                    ],
+                    array_filter(
+                        $record['stands'] ?? [],
+                        static fn (array $one): bool => ($one['found'] ?? $one['left']) !== null,
+                    ),
+                )),
                 'left_verdict' => $record['left']['verdict'] ?? null,
                 'spec' => $record['spec'] ?? null,
                 'source' => $record['source'] ?? null,
-                'parts' => array_map(static fn (string $part): string => Part::from($part)->label(), $record['parts'] ?? []),
+                'parts' => array_map(
+                    static fn (string $part): string => Part::from($part)->label(),
+                    $record['parts'] ?? [],
+                ),
                 'reason' => $record['by_choice'] ?? $record['tag'] ?? null,
                 'pull' => self::pull($record['traces'] ?? []),
             ];
@@ -83,11 +105,21 @@ final readonly class ControlPast
     /** What the pulls kept as curves tell together; of those measured where the last one was. */
     public function pulls(): ?string
     {
-        $traces = array_merge(...array_map(fn (ControlJob $job): array => $this->record($job)['traces'] ?? [], $this->closed()));
+        $traces = array_merge(...array_map(
+            fn (ControlJob $job): array => $this->record($job)['traces'] ?? [],
+            $this->closed(),
+        ));
         $last = $traces === [] ? null : $traces[count($traces) - 1];
-        $alike = array_filter($traces, static fn (array $one): bool => $one['point'] === $last['point'] && ($one['at_mm'] ?? null) === ($last['at_mm'] ?? null));
+        $alike = array_filter(
+            $traces,
+            static fn (array $one): bool => $one['point'] === $last['point']
+                && ($one['at_mm'] ?? null) === ($last['at_mm'] ?? null),
+        );
 
-        return PullStory::of(array_values(array_map(static fn (array $one): TraceSummary => TraceCodec::told(Node::of($one['told'])), $alike)));
+        return PullStory::of(array_values(array_map(
+            static fn (array $one): TraceSummary => TraceCodec::told(Node::of($one['told'])),
+            $alike,
+        )));
     }
 
     /**
@@ -98,13 +130,21 @@ final readonly class ControlPast
     {
         $last = array_pop($traces);
 
-        return $last === null ? null : ['trace' => $last['trace'], 'play_mm' => $last['told']['play_mm'] ?? null, 'efficiency' => $last['told']['efficiency'] ?? null];
+        return $last === null
+            ? null
+            : [
+                'trace' => $last['trace'],
+                'play_mm' => $last['told']['play_mm'] ?? null,
+                'efficiency' => $last['told']['efficiency'] ?? null,
+            ];
     }
 
     /** @return list<ControlJob> those with a signature, oldest first */
     public function closed(): array
     {
-        return array_values($this->jobs->filter(fn (ControlJob $job): bool => $this->record($job) !== null)->reverse()->all());
+        return array_values(
+            $this->jobs->filter(fn (ControlJob $job): bool => $this->record($job) !== null)->reverse()->all(),
+        );
     }
 
     /** @return list<JobRecord> of the closed jobs, oldest first */
@@ -116,13 +156,21 @@ final readonly class ControlPast
     /** Days since its cable was fitted here; null where it never was. */
     public function cableDays(): ?int
     {
-        return $this->daysSince(static fn (array $record): bool => in_array(Part::Cable->value, $record['parts'] ?? [], true));
+        return $this->daysSince(static fn (array $record): bool => in_array(
+            Part::Cable->value,
+            $record['parts'] ?? [],
+            true,
+        ));
     }
 
     /** Days since it was oiled here; null where it never was. */
     public function oiledDays(): ?int
     {
-        return $this->daysSince(static fn (array $record): bool => in_array(Cure::Oiled->value, $record['put_right'] ?? [], true));
+        return $this->daysSince(static fn (array $record): bool => in_array(
+            Cure::Oiled->value,
+            $record['put_right'] ?? [],
+            true,
+        ));
     }
 
     /** @param  callable(array<string, mixed>): bool  $is */
@@ -130,7 +178,9 @@ final readonly class ControlPast
     {
         foreach (array_reverse($this->closed()) as $job) {
             if ($is($this->record($job) ?? [])) {
-                return (int) CarbonImmutable::parse((string) $this->closings->get($job->id)?->at)->diffInDays(CarbonImmutable::now(), true);
+                return (int) CarbonImmutable::parse(
+                    (string) $this->closings->get($job->id)?->at,
+                )->diffInDays(CarbonImmutable::now(), true);
             }
         }
 
@@ -144,7 +194,11 @@ final readonly class ControlPast
         foreach (array_reverse($this->closed()) as $job) {
             $closing = $this->closings->get($job->id);
             $named = $closing->body['next_check'] ?? null;
-            if ($closing === null || ($closing->body['outcome'] ?? null) !== ClosingOutcome::Checked->value || $named !== null) {
+            if (
+                $closing === null
+                || ($closing->body['outcome'] ?? null) !== ClosingOutcome::Checked->value
+                || $named !== null
+            ) {
                 // A check before that day does not put it off.
                 return $named !== null && $named > $checked ? $named : null;
             }
@@ -157,7 +211,10 @@ final readonly class ControlPast
     /** @return list<string> what was taken up again and again within the last year */
     public function again(): array
     {
-        return AgainAndAgain::of($this->taken())->said(CarbonImmutable::now()->toDateString(), Families::of($this->control->spec()->family));
+        return AgainAndAgain::of($this->taken())->said(
+            CarbonImmutable::now()->toDateString(),
+            Families::of($this->control->spec()->family),
+        );
     }
 
     /** The adjuster that cured it last time. */
@@ -173,8 +230,14 @@ final readonly class ControlPast
         foreach ($this->closed() as $job) {
             $closing = $this->closings->get($job->id);
             foreach ($this->record($job)['stands'] ?? [] as $one) {
-                $taken[] = new Taken(substr((string) $closing?->at, 0, 10), $one['adjuster'], $one['name'], StepUnit::from($one['unit']), (float) $one['taken'],
-                    ($closing->body['outcome'] ?? null) === ClosingOutcome::Fit->value);
+                $taken[] = new Taken(
+                    substr((string) $closing?->at, 0, 10),
+                    $one['adjuster'],
+                    $one['name'],
+                    StepUnit::from($one['unit']),
+                    (float) $one['taken'],
+                    ($closing->body['outcome'] ?? null) === ClosingOutcome::Fit->value,
+                );
             }
         }
 
@@ -188,7 +251,9 @@ final readonly class ControlPast
         return new JobRecord(
             (float) $job->usage_reading,
             substr((string) $this->closings->get($job->id)?->at, 0, 10),
-            ReadingPoint::from($record['point'] ?? $this->control->spec()->aim?->point->value ?? ReadingPoint::LeverTip->value),
+            ReadingPoint::from(
+                $record['point'] ?? $this->control->spec()->aim?->point->value ?? ReadingPoint::LeverTip->value,
+            ),
             EngineHeat::tryFrom($record['found']['engine'] ?? ''),
             self::play($record['found'] ?? null),
             self::play($record['left'] ?? null),
@@ -207,7 +272,11 @@ final readonly class ControlPast
     private static function play(?array $reading): ?Play
     {
         return $reading === null || ($reading['verdict'] ?? null) === 'not_judged' ? null
-            : new Play((float) $reading['mm'], (float) ($reading['standard_mm'] ?? KeptReading::standard((float) $reading['expanded_mm'])), max(1.0, (float) ($reading['freedom'] ?? INF)));
+            : new Play(
+                (float) $reading['mm'],
+                (float) ($reading['standard_mm'] ?? KeptReading::standard((float) $reading['expanded_mm'])),
+                max(1.0, (float) ($reading['freedom'] ?? INF)),
+            );
     }
 
     /** @return array<string, mixed>|null what was signed; null while it is open */

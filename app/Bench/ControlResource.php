@@ -83,7 +83,8 @@ final readonly class ControlResource
         foreach ($control->run['cables'] ?? [] as $cable) {
             foreach ($cable['adjusters'] ?? [] as $adjuster) {
                 if (isset($adjuster['access']['cover'])) {
-                    $covers[(string) $adjuster['access']['cover']] = (float) ($adjuster['access']['minutes'] ?? RunCodec::UNDER_A_COVER);
+                    $covers[(string) $adjuster['access']['cover']] = (float) ($adjuster['access']['minutes']
+                        ?? RunCodec::UNDER_A_COVER);
                 }
             }
         }
@@ -109,6 +110,8 @@ final readonly class ControlResource
     {
         $asks = $open->progress->asks();
 
-        return $asks === null || $asks->kind === ItemKind::InBand ? $open->next()->sentence : rtrim($asks->label, '?').(str_ends_with($asks->label, '?') ? '?' : '.');
+        return $asks === null || $asks->kind === ItemKind::InBand
+            ? $open->next()->sentence
+            : rtrim($asks->label, '?').(str_ends_with($asks->label, '?') ? '?' : '.');
     }
 }

@@ -36,7 +36,8 @@ final readonly class ControlStory
         $unit = MeterUnit::from($control->machine->usage_unit);
         $story = self::wear($control, $looks);
         $next = $looks === [] ? null : NextCheck::after(
-            $looks[count($looks) - 1], $unit, self::book($control), $story?->bound(), self::pace($control, $looks), $past->namedDay(),
+            $looks[count($looks) - 1], $unit, self::book($control), $story?->bound(), self::pace($control, $looks),
+            $past->namedDay(),
             Families::of($control->spec()->family)->bedsIn() && count($looks) === 1 && $unit->isNewAt($looks[0]->usage),
             self::lastWhole($looks),
         );
@@ -76,11 +77,14 @@ final readonly class ControlStory
             'cause' => $this->story?->cause?->value,
             'replace' => $this->story?->replace(),
             'intervals' => array_map(static fn (WearInterval $one, int $n): array => [
-                'from' => $jobs[$n]->id, 'to' => $jobs[$n + 1]->id, 'kind' => $one->kind->value, 'drift_mm' => $one->drift,
+                'from' => $jobs[$n]->id, 'to' => $jobs[$n + 1]->id, 'kind' => $one->kind->value,
+                'drift_mm' => $one->drift,
             ], $this->story->intervals ?? [], array_keys($this->story->intervals ?? [])),
             'again' => $this->past->again(),
             'ahead' => $this->ahead(),
-            'next' => $this->next === null ? null : self::candidate($this->next->decides) + ['all' => array_map(self::candidate(...), $this->next->all)],
+            'next' => $this->next === null
+                ? null
+                : self::candidate($this->next->decides) + ['all' => array_map(self::candidate(...), $this->next->all)],
         ];
     }
 
@@ -88,7 +92,10 @@ final readonly class ControlStory
     private function ahead(): ?array
     {
         $last = $this->looks[count($this->looks) - 1];
-        $edges = array_filter([($this->story->slope ?? 0.0) < 0.0 ? $this->story?->low : $this->story?->high], static fn (?LimitAhead $edge): bool => $edge?->bound !== null);
+        $edges = array_filter(
+            [($this->story->slope ?? 0.0) < 0.0 ? $this->story?->low : $this->story?->high],
+            static fn (?LimitAhead $edge): bool => $edge?->bound !== null,
+        );
         if ($edges === [] || $last->left === null || $this->story?->slope === null) {
             return null;
         }
@@ -106,7 +113,12 @@ final readonly class ControlStory
     /** @return array<string, mixed> */
     private static function candidate(Candidate $one): array
     {
-        return ['why' => $one->why->value, 'label' => $one->why->label(), 'usage' => $one->usage === null ? null : round($one->usage), 'day' => $one->day];
+        return [
+            'why' => $one->why->value,
+            'label' => $one->why->label(),
+            'usage' => $one->usage === null ? null : round($one->usage),
+            'day' => $one->day,
+        ];
     }
 
     /** @param  list<JobRecord>  $looks */
@@ -114,7 +126,14 @@ final readonly class ControlStory
     {
         $aim = $control->spec()->aim;
 
-        return $aim === null ? null : WearStory::of($looks, $aim->band, Families::of($control->spec()->family), self::ratio($control, $aim->point));
+        return $aim === null
+            ? null
+            : WearStory::of(
+                $looks,
+                $aim->band,
+                Families::of($control->spec()->family),
+                self::ratio($control, $aim->point),
+            );
     }
 
     /** R as this control taught it, else as it is drawn, else as it is usual for the family. */

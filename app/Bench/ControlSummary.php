@@ -14,8 +14,8 @@ use VividPull\Core\Log\LeftBefore;
 use VividPull\Core\Wire\ClosingRecord;
 
 /**
- * What the last signature on a control says to the lists and to the next job. It can be made again from the log; this is the one place
- * that knows how it is written down.
+ * What the last signature on a control says to the lists and to the next job. It can be made again from the log; this
+ * is the one place that knows how it is written down.
  */
 final readonly class ControlSummary
 {
@@ -53,16 +53,31 @@ final readonly class ControlSummary
     {
         $by = $closing->by['name'];
         $outcome = ClosingOutcome::from($closing->body['outcome']);
-        $tag = $outcome === ClosingOutcome::Tagged ? ['reason' => $closing->body['record']['tag'] ?? 'Tagged before it was here', 'at' => $closing->at, 'by' => $by] : null;
+        $tag = $outcome === ClosingOutcome::Tagged
+            ? [
+                'reason' => $closing->body['record']['tag'] ?? 'Tagged before it was here',
+                'at' => $closing->at,
+                'by' => $by,
+            ]
+            : null;
 
-        return new self((string) $closing->job_id, $closing->at, $by, $outcome, $closing->body['record'], $tag, new HandedOn);
+        return new self(
+            (string) $closing->job_id,
+            $closing->at,
+            $by,
+            $outcome,
+            $closing->body['record'],
+            $tag,
+            new HandedOn,
+        );
     }
 
     /** @param  array<string, mixed>  $kept */
     public static function fromArray(array $kept): self
     {
         return new self(
-            $kept['job'], $kept['at'], $kept['by'], ClosingOutcome::from($kept['outcome']), $kept['record'], $kept['tag'] ?? null,
+            $kept['job'], $kept['at'], $kept['by'], ClosingOutcome::from($kept['outcome']), $kept['record'],
+            $kept['tag'] ?? null,
             HandedOn::fromArray($kept),
         );
     }
@@ -71,7 +86,8 @@ final readonly class ControlSummary
     public function toArray(): array
     {
         return [
-            'job' => $this->job, 'at' => $this->at, 'by' => $this->by, 'outcome' => $this->outcome->value, 'record' => $this->record, 'tag' => $this->tag,
+            'job' => $this->job, 'at' => $this->at, 'by' => $this->by, 'outcome' => $this->outcome->value,
+            'record' => $this->record, 'tag' => $this->tag,
         ] + $this->handedOn->toArray();
     }
 
@@ -110,10 +126,15 @@ final readonly class ControlSummary
     {
         $taught = $this->handedOn->taught[$point] ?? null;
 
-        return $taught === null || ($taught['machines'] ?? 0) !== 0 ? null : RatioPrior::of((float) $taught['ln_ratio'], (float) $taught['spread']);
+        return $taught === null || ($taught['machines'] ?? 0) !== 0
+            ? null
+            : RatioPrior::of((float) $taught['ln_ratio'], (float) $taught['spread']);
     }
 
-    /** @return array<string, float|int>|null what locking did, over the pairs read before and after it; null where there are none */
+    /**
+     * @return array<string, float|int>|null what locking did, over the pairs read before and after it; null where there
+     *     are none
+     */
     public function creep(): ?array
     {
         return ($this->handedOn->creep['pairs'] ?? 0) === 0 ? null : $this->handedOn->creep;
@@ -122,7 +143,9 @@ final readonly class ControlSummary
     /** @return array<string, mixed>|null the rider's wish, as it stands when the next job opens */
     public function wish(): ?array
     {
-        return $this->handedOn->wish === null ? null : array_intersect_key($this->handedOn->wish, ['play_mm' => true, 'bite' => true, 'said' => true]);
+        return $this->handedOn->wish === null
+            ? null
+            : array_intersect_key($this->handedOn->wish, ['play_mm' => true, 'bite' => true, 'said' => true]);
     }
 
     public function wishSaid(): ?string

@@ -18,15 +18,27 @@ final readonly class DoneToday
     /** @return list<array<string, mixed>> oldest first */
     public static function on(CarbonImmutable $now): array
     {
-        $jobs = ControlJob::query()->with('control.machine')->where('closed_at', '>=', $now->startOfDay()->utc())->where('closed_at', '<=', $now->endOfDay()->utc())->orderBy('closed_at')->limit(100)->get()->toBase();
-        $rows = EntryRow::query()->whereIn('job_id', $jobs->pluck('id'))->get(['job_id', 'kind', 'at', 'body'])->groupBy('job_id');
+        $jobs = ControlJob::query()
+            ->with('control.machine')
+            ->where('closed_at', '>=', $now->startOfDay()->utc())
+            ->where('closed_at', '<=', $now->endOfDay()->utc())
+            ->orderBy('closed_at')
+            ->limit(100)
+            ->get()
+            ->toBase();
+        $rows = EntryRow::query()
+            ->whereIn('job_id', $jobs->pluck('id'))
+            ->get(['job_id', 'kind', 'at', 'body'])
+            ->groupBy('job_id');
 
         return array_values($jobs->map(static fn (ControlJob $job): array => [
             'job' => $job->id,
             'tag' => $job->control->machine->tag,
             'control_name' => $job->control->name,
             'planned' => $job->control->minutes,
-            'spent' => (int) round(MinutesSpent::of(array_values(($rows[$job->id] ?? collect())->map(static fn (EntryRow $row): float => self::seconds($row->at))->all()))),
+            'spent' => (int) round(MinutesSpent::of(array_values(
+                ($rows[$job->id] ?? collect())->map(static fn (EntryRow $row): float => self::seconds($row->at))->all(),
+            ))),
             'outcome' => ($rows[$job->id] ?? collect())->firstWhere('kind', EntryKind::Closed->value)?->body['outcome'],
         ])->all());
     }
@@ -34,7 +46,10 @@ final readonly class DoneToday
     /** Working minutes of a job that is still open. */
     public static function spent(BenchState $open): float
     {
-        return MinutesSpent::of(array_map(static fn (Entry $entry): float => self::seconds($entry->stamp->at), $open->log->entries));
+        return MinutesSpent::of(array_map(
+            static fn (Entry $entry): float => self::seconds($entry->stamp->at),
+            $open->log->entries,
+        ));
     }
 
     private static function seconds(string $at): float

@@ -27,7 +27,9 @@ final readonly class DueList
             'control' => $control->key,
             'control_name' => $control->name,
             'due_on' => $control->due_on?->toDateString(),
-            'days' => $control->due_on === null ? null : (int) $now->startOfDay()->diffInDays($control->due_on->shiftTimezone($now->timezone), false),
+            'days' => $control->due_on === null
+                ? null
+                : (int) $now->startOfDay()->diffInDays($control->due_on->shiftTimezone($now->timezone), false),
             'usage_left' => $control->due_usage === null ? null : $control->due_usage - $control->machine->usage(),
             'usage_unit' => $control->machine->usage_unit,
             'why' => $control->due_why,
@@ -52,7 +54,17 @@ final readonly class DueList
             $event = $calendar->createComponent('VEVENT', [
                 'UID' => "control-{$control->id}@vivid-pull",
                 'SUMMARY' => "{$control->machine->tag} {$control->name}",
-                'DESCRIPTION' => implode('. ', array_filter([ucfirst((string) $control->due_why), $control->due_usage === null ? null : 'At '.$unit->say($control->due_usage), $control->machine->name], is_string(...))),
+                'DESCRIPTION' => implode(
+                    '. ',
+                    array_filter(
+                        [
+                            ucfirst((string) $control->due_why),
+                            $control->due_usage === null ? null : 'At '.$unit->say($control->due_usage),
+                            $control->machine->name,
+                        ],
+                        is_string(...),
+                    ),
+                ),
                 'LOCATION' => $control->machine->place,
                 'URL' => "{$home}/machines/".rawurlencode($control->machine->tag)."#{$control->key}",
                 'TRANSP' => 'TRANSPARENT',
@@ -68,7 +80,10 @@ final readonly class DueList
     /** @return Collection<int, Control> */
     private static function controls(): Collection
     {
-        return Control::query()->with('machine')->whereNotNull('due_on')->whereHas('machine', static fn ($machines) => $machines->whereNull('retired_at'))
+        return Control::query()
+            ->with('machine')
+            ->whereNotNull('due_on')
+            ->whereHas('machine', static fn ($machines) => $machines->whereNull('retired_at'))
             ->whereDoesntHave('openJob')->orderBy('due_on')->orderBy('id')->limit(self::MOST)->get()->toBase();
     }
 }

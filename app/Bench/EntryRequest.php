@@ -19,8 +19,8 @@ use VividPull\Core\Wire\TypedQuantities;
 final readonly class EntryRequest
 {
     /**
-     * The id a client gives what it makes; files and whole shops are held to it too. Version and variant are of RFC 9562: the
-     * database has no place for others.
+     * The id a client gives what it makes; files and whole shops are held to it too. Version and variant are of RFC
+     * 9562: the database has no place for others.
      */
     public const UUID = '/^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/D';
 
@@ -58,16 +58,25 @@ final readonly class EntryRequest
             self::shown($node->has('shown') ? $node->at('shown') : Node::of([], '$.shown')),
             $kind,
             $kind === null ? null : self::body($kind, $node->has('body') ? $node->at('body') : Node::of([], '$.body')),
-            hash('sha256', (string) json_encode(is_array($node->value) ? array_diff_key($node->value, ['by' => true]) : $node->value)),
+            hash(
+                'sha256',
+                (string) json_encode(
+                    is_array($node->value) ? array_diff_key($node->value, ['by' => true]) : $node->value,
+                ),
+            ),
         );
     }
 
-    /** A reading keeps its words beside it and comes by the line; in every other entry a size may be typed as people write it. */
+    /**
+     * A reading keeps its words beside it and comes by the line; in every other entry a size may be typed as people
+     * write it.
+     */
     private static function body(EntryKind $kind, Node $body): Node
     {
         return match ($kind) {
             EntryKind::Measure => TypedQuantities::measured($body),
-            EntryKind::Thread, EntryKind::Compared, EntryKind::Policy, EntryKind::Adjuster => TypedQuantities::readIn($body),
+            EntryKind::Thread, EntryKind::Compared, EntryKind::Policy,
+            EntryKind::Adjuster => TypedQuantities::readIn($body),
             default => $body,
         };
     }
@@ -97,7 +106,10 @@ final readonly class EntryRequest
 
     private static function shown(Node $node): Shown
     {
-        $node->object([], ['adjuster', 'steps', 'pose', 'point', 'instrument', 'item', 'unit', 'measure', 'of', 'gauge']);
+        $node->object(
+            [],
+            ['adjuster', 'steps', 'pose', 'point', 'instrument', 'item', 'unit', 'measure', 'of', 'gauge'],
+        );
 
         return new Shown(
             $node->optionalString('adjuster', 40),

@@ -15,7 +15,8 @@ final readonly class HandedOn
 {
     /**
      * @param  array<string, float|null>  $positions  in steps, by adjuster; null is unknown
-     * @param  list<array{person: string, instrument: string, squares: float, freedom: int}>  $spread  how readings of one group lay apart
+     * @param  list<array{person: string, instrument: string, squares: float, freedom: int}>  $spread  how readings of
+     *     one group lay apart
      * @param  array<string, array<string, float|int>>  $taught  what is known of the ratio, by reading point
      * @param  array<string, float|int>|null  $creep  sums over what locking did
      * @param  array<string, mixed>|null  $wish
@@ -45,12 +46,24 @@ final readonly class HandedOn
     public static function fromArray(array $kept): self
     {
         // An older version counted turns.
-        return new self($kept['positions_steps'] ?? $kept['positions_turns'] ?? [], $kept['spread'] ?? [], $kept['taught'] ?? [], $kept['creep'] ?? null, $kept['wish'] ?? null);
+        return new self(
+            $kept['positions_steps'] ?? $kept['positions_turns'] ?? [],
+            $kept['spread'] ?? [],
+            $kept['taught'] ?? [],
+            $kept['creep'] ?? null,
+            $kept['wish'] ?? null,
+        );
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['positions_steps' => $this->positions, 'spread' => $this->spread, 'taught' => $this->taught, 'creep' => $this->creep, 'wish' => $this->wish];
+        return [
+            'positions_steps' => $this->positions,
+            'spread' => $this->spread,
+            'taught' => $this->taught,
+            'creep' => $this->creep,
+            'wish' => $this->wish,
+        ];
     }
 }

@@ -8,21 +8,34 @@ use App\Models\EntryRow;
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Log\EntryKind;
 
-/** What a file says was found and left. Such a job was signed before it came in, so its record counts and not what its log would be judged to. */
+/**
+ * What a file says was found and left. Such a job was signed before it came in, so its record counts and not what its
+ * log would be judged to.
+ */
 final readonly class ImportedRecord
 {
-    /** What the record of such a job says made it, and who stands in its log: a name in a file is nobody who signs in here. */
+    /**
+     * What the record of such a job says made it, and who stands in its log: a name in a file is nobody who signs in
+     * here.
+     */
     public const HISTORY = 'history';
 
     private const WORDS = 'As its file says';
 
-    /** @return array{found: array<string, mixed>|null, left: array<string, mixed>|null}|null null for a job that was done here */
+    /**
+     * @return array{found: array<string, mixed>|null, left: array<string, mixed>|null}|null null for a job that was
+     *     done here
+     */
     public static function of(string $job, BenchState $state): ?array
     {
         if ($state->facts->closed?->stamp->by->id !== self::HISTORY) {
             return null;
         }
-        $record = EntryRow::query()->where('job_id', $job)->where('kind', EntryKind::Closed->value)->firstOrFail()->body['record'] ?? [];
+        $record = EntryRow::query()
+            ->where('job_id', $job)
+            ->where('kind', EntryKind::Closed->value)
+            ->firstOrFail()->body['record']
+            ?? [];
         // Somebody here may sign in by that word; what they sign has another maker.
         if (($record['engine'] ?? null) !== self::HISTORY) {
             return null;
@@ -38,8 +51,12 @@ final readonly class ImportedRecord
     private static function judged(?array $reading): ?array
     {
         return $reading === null ? null : [
-            'mm' => (float) $reading['mm'], 'expanded_mm' => (float) $reading['expanded_mm'], 'standard_mm' => (float) $reading['standard_mm'], 'freedom' => null, 'count' => 0, 'instrument' => null,
-            'overdue_since' => null, 'left_out' => [], 'doubt' => null, 'converted_from' => null, 'verdict' => $reading['verdict'], 'sentence' => self::WORDS, 'advice' => null, 'chance_inside' => $reading['chance_inside'] ?? null, 'beyond_mm' => 0.0,
+            'mm' => (float) $reading['mm'], 'expanded_mm' => (float) $reading['expanded_mm'],
+            'standard_mm' => (float) $reading['standard_mm'], 'freedom' => null, 'count' => 0, 'instrument' => null,
+            'overdue_since' => null, 'left_out' => [], 'doubt' => null, 'converted_from' => null,
+            'verdict' => $reading['verdict'], 'sentence' => self::WORDS, 'advice' => null,
+            'chance_inside' => $reading['chance_inside']
+                ?? null, 'beyond_mm' => 0.0,
         ];
     }
 }

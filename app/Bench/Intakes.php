@@ -20,7 +20,10 @@ final readonly class Intakes
     public static function open(?Machine $machine = null): array
     {
         $intakes = Intake::query()->with(['machine', 'control', 'user'])->whereNull('answered_at')
-            ->when($machine !== null, static fn (Builder $query) => $query->where('machine_id', $machine?->id))->orderBy('at')->limit(100)->get();
+            ->when($machine !== null, static fn (Builder $query) => $query->where('machine_id', $machine?->id))
+            ->orderBy('at')
+            ->limit(100)
+            ->get();
 
         return array_values($intakes->map(static fn (Intake $one): array => [
             'id' => $one->id,
@@ -38,15 +41,29 @@ final readonly class Intakes
     {
         $node->object(['id', 'words'], ['control']);
         $id = EntryRequest::uuid($node->at('id'));
-        $control = $node->has('control') ? Control::query()->where('machine_id', $machine->id)->where('key', $node->at('control')->string(40))->firstOrFail() : null;
+        $control = $node->has('control')
+            ? Control::query()
+                ->where('machine_id', $machine->id)
+                ->where('key', $node->at('control')->string(40))
+                ->firstOrFail()
+            : null;
         $words = trim($node->at('words')->string(500));
         $same = Intake::query()->find($id);
         if ($same !== null) {
-            $same->machine_id === $machine->id && $same->words === $words ? null : throw new Conflict('Another report stands under this id.');
+            $same->machine_id === $machine->id && $same->words === $words
+                ? null
+                : throw new Conflict('Another report stands under this id.');
 
             return;
         }
-        Intake::query()->create(['id' => $id, 'machine_id' => $machine->id, 'control_id' => $control?->id, 'words' => $words, 'user_id' => $by->id, 'at' => CarbonImmutable::now()]);
+        Intake::query()->create([
+            'id' => $id,
+            'machine_id' => $machine->id,
+            'control_id' => $control?->id,
+            'words' => $words,
+            'user_id' => $by->id,
+            'at' => CarbonImmutable::now(),
+        ]);
     }
 
     /** Answered in words, where no job is needed. */
@@ -55,7 +72,9 @@ final readonly class Intakes
         if ($intake->answered_at !== null) {
             throw new Conflict('This report was answered already.');
         }
-        $intake->forceFill(['answered_at' => CarbonImmutable::now(), 'answered_by_id' => $by->id, 'answer' => $answer])->save();
+        $intake
+            ->forceFill(['answered_at' => CarbonImmutable::now(), 'answered_by_id' => $by->id, 'answer' => $answer])
+            ->save();
     }
 
     /** What was said first about it that nobody answered; null where nothing was. */
@@ -68,7 +87,9 @@ final readonly class Intakes
     private static function about(Control $control): Builder
     {
         return Intake::query()->where('machine_id', $control->machine_id)->whereNull('answered_at')
-            ->where(static fn (Builder $query) => $query->where('control_id', $control->id)->orWhereNull('control_id'))->orderBy('at');
+            ->where(
+                static fn (Builder $query) => $query->where('control_id', $control->id)->orWhereNull('control_id'),
+            )->orderBy('at');
     }
 
     /**
@@ -83,6 +104,8 @@ final readonly class Intakes
             $one->forceFill(['answered_at' => $now, 'answered_by_id' => $by->id, 'job_id' => $job])->save();
         }
 
-        return array_values($waiting->map(static fn (Intake $one): string => "Reported by {$one->user->name}: {$one->words}")->all());
+        return array_values(
+            $waiting->map(static fn (Intake $one): string => "Reported by {$one->user->name}: {$one->words}")->all(),
+        );
     }
 }

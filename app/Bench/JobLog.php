@@ -55,7 +55,10 @@ final readonly class JobLog
     {
         $run = RunCodec::decode(Node::of($this->frame['run']));
         $codec = new EntryCodec($run);
-        $entries = array_map(static fn (StoredEntry $row): Entry => $codec->decode(Node::of($row->wire())), $this->rows);
+        $entries = array_map(
+            static fn (StoredEntry $row): Entry => $codec->decode(Node::of($row->wire())),
+            $this->rows,
+        );
 
         return Bench::replay($this->spec(), $run, Log::of(...$entries));
     }

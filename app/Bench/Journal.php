@@ -60,18 +60,32 @@ final readonly class Journal
      * @throws CoreError If the core refuses the entry.
      * @throws Conflict If the id stands for something else already.
      */
-    public function write(JobHead $job, User $user, EntryRequest $request, CarbonImmutable $now, ?string $device = null): BenchState
-    {
+    public function write(
+        JobHead $job,
+        User $user,
+        EntryRequest $request,
+        CarbonImmutable $now,
+        ?string $device = null,
+    ): BenchState {
         try {
-            return DB::transaction(fn (): BenchState => $this->append($job, $user->id, $user->person(), $request, $now, $device), 3);
+            return DB::transaction(
+                fn (): BenchState => $this->append($job, $user->id, $user->person(), $request, $now, $device),
+                3,
+            );
         } catch (UniqueConstraintViolationException $e) {
             // The id stands in another visit's log: ids are the table's own key.
             throw new Conflict(self::TAKEN, previous: $e);
         }
     }
 
-    private function append(JobHead $job, int $userId, Person $by, EntryRequest $request, CarbonImmutable $now, ?string $device): BenchState
-    {
+    private function append(
+        JobHead $job,
+        int $userId,
+        Person $by,
+        EntryRequest $request,
+        CarbonImmutable $now,
+        ?string $device,
+    ): BenchState {
         DB::table('visits')->where('id', $job->visit)->lockForUpdate()->first(['id']);
         $rows = StoredEntry::ofVisit($job->visit);
         $state = JobLog::fromVisit($job->id, $job->frame, $rows)->replay();
@@ -85,7 +99,14 @@ final readonly class Journal
         if (in_array($kind, self::SIGNED, true)) {
             self::mustHaveSeen($rows, $job->id, $request->after, $by);
         }
-        $stamp = new Stamp($request->id, $request->at, $by, $request->after, $request->line, $now->utc()->format('Y-m-d\TH:i:s.vP'));
+        $stamp = new Stamp(
+            $request->id,
+            $request->at,
+            $by,
+            $request->after,
+            $request->line,
+            $now->utc()->format('Y-m-d\TH:i:s.vP'),
+        );
 
         return $this->put($job, $rows, $state, $kind, $body, $stamp, $userId, $request->digest, $now, $device);
     }
@@ -102,8 +123,24 @@ final readonly class Journal
         DB::transaction(function () use ($job, $user, $id, $kind, $body, $now): void {
             DB::table('visits')->where('id', $job->visit)->lockForUpdate()->first(['id']);
             $rows = StoredEntry::ofVisit($job->visit);
-            $stamp = new Stamp($id, $now->toIso8601String(), $user->person(), receivedAt: $now->utc()->format('Y-m-d\TH:i:s.vP'));
-            $this->put($job, $rows, JobLog::fromVisit($job->id, $job->frame, $rows)->replay(), $kind, $body, $stamp, $user->id, hash('sha256', (string) json_encode($body)), $now, null);
+            $stamp = new Stamp(
+                $id,
+                $now->toIso8601String(),
+                $user->person(),
+                receivedAt: $now->utc()->format('Y-m-d\TH:i:s.vP'),
+            );
+            $this->put(
+                $job,
+                $rows,
+                JobLog::fromVisit($job->id, $job->frame, $rows)->replay(),
+                $kind,
+                $body,
+                $stamp,
+                $user->id,
+                hash('sha256', (string) json_encode($body)),
+                $now,
+                null,
+            );
         });
     }
 
@@ -111,8 +148,18 @@ final readonly class Journal
      * @param  Collection<int, StoredEntry>  $rows
      * @param  array<string, mixed>  $body
      */
-    private function put(JobHead $job, Collection $rows, BenchState $state, EntryKind $kind, array $body, Stamp $stamp, int $userId, string $digest, CarbonImmutable $now, ?string $device): BenchState
-    {
+    private function put(
+        JobHead $job,
+        Collection $rows,
+        BenchState $state,
+        EntryKind $kind,
+        array $body,
+        Stamp $stamp,
+        int $userId,
+        string $digest,
+        CarbonImmutable $now,
+        ?string $device,
+    ): BenchState {
         $entry = (new EntryCodec($state->run))->body($kind, Node::of($body, '$.body'), $stamp);
         if ($entry instanceof PolicyChosen) {
             ComparableControls::mustHold($job, $entry);
@@ -132,8 +179,12 @@ final readonly class Journal
         }
         $after = Bench::accept($state, $entry);
         // What is kept is said in millimetres, whoever signs it.
-        $kept = $entry instanceof Closed ? Spoken::kept(static fn (): BenchState => JobLog::fromVisit($job->id, $job->frame, $rows)->replay()) : null;
-        $body = $kept === null ? $body : ['record' => Spoken::kept(static fn (): array => ClosingRecord::of($kept))] + $body;
+        $kept = $entry instanceof Closed
+            ? Spoken::kept(static fn (): BenchState => JobLog::fromVisit($job->id, $job->frame, $rows)->replay())
+            : null;
+        $body = $kept === null
+            ? $body
+            : ['record' => Spoken::kept(static fn (): array => ClosingRecord::of($kept))] + $body;
         $of = self::isVisitWide($entry, $rows) ? null : $job->id;
         EntryRow::write(Link::behind($job->visit, $rows), $of, $kind, $body, $stamp, $userId, $digest, $now, $device);
         if ($kept !== null) {
@@ -147,8 +198,15 @@ final readonly class Journal
     private function resolve(EntryRequest $request, BenchState $state, Person $by): array
     {
         $body = $request->body;
-        if ($request->kind !== null && $body !== null && ! ($request->kind === EntryKind::Amend && $body->has('line'))) {
-            return [$request->kind, is_array($body->value) ? $body->value : throw Refused::because('The body of an entry is an object.')];
+        if (
+            $request->kind !== null
+            && $body !== null
+            && ! ($request->kind === EntryKind::Amend && $body->has('line'))
+        ) {
+            return [
+                $request->kind,
+                is_array($body->value) ? $body->value : throw Refused::because('The body of an entry is an object.'),
+            ];
         }
         $draft = $request->kind === null || $body === null
             ? BenchLine::read($request->line ?? '', $request->shown, $state, $by)
@@ -168,8 +226,15 @@ final readonly class Journal
     {
         $seen = self::find($rows, $after ?? '')->seq ?? 0;
         foreach ($rows as $row) {
-            if ($row->seq > $seen && $row->kind !== EntryKind::Joined->value && ($row->job === $job || $row->job === null) && $row->by()['id'] !== $by->id) {
-                throw new Conflict("{$row->by()['name']} wrote in this job since you looked. Look at what stands there now, then sign.");
+            if (
+                $row->seq > $seen
+                && $row->kind !== EntryKind::Joined->value
+                && ($row->job === $job || $row->job === null)
+                && $row->by()['id'] !== $by->id
+            ) {
+                throw new Conflict(
+                    "{$row->by()['name']} wrote in this job since you looked. Look at what stands there now, then sign.",
+                );
             }
         }
     }
@@ -183,7 +248,13 @@ final readonly class Journal
     /** What an entry should have said, typed as a line. */
     private static function amendment(Node $body, BenchState $state, Person $by): Draft
     {
-        return Amending::read($body->at('line')->string(500), $body->at('entry')->string(40), $body->at('reason')->string(500), $state, $by);
+        return Amending::read(
+            $body->at('line')->string(500),
+            $body->at('entry')->string(40),
+            $body->at('reason')->string(500),
+            $state,
+            $by,
+        );
     }
 
     /** @param  Collection<int, StoredEntry>  $rows */

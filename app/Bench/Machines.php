@@ -35,7 +35,10 @@ final readonly class Machines
     /** By the tag it hangs under now, else by one it hung under before. */
     public static function find(string $tag): Machine
     {
-        $former = static fn (): ?int => FormerTag::query()->where('tag', $tag)->orderByDesc('until')->value('machine_id');
+        $former = static fn (): ?int => FormerTag::query()
+            ->where('tag', $tag)
+            ->orderByDesc('until')
+            ->value('machine_id');
 
         return Machine::query()->where('tag', $tag)->first() ?? Machine::query()->find($former())
             ?? throw (new ModelNotFoundException)->setModel(Machine::class);
@@ -70,7 +73,9 @@ final readonly class Machines
             throw new Conflict("{$machine->tag} has a {$spec->name} already.");
         }
         if ($spec->run === null) {
-            throw Refused::because('This version draws no cable run, so no control can be made from it. Enter the next version with its run.');
+            throw Refused::because(
+                'This version draws no cable run, so no control can be made from it. Enter the next version with its run.',
+            );
         }
         SpecUse::mustJudge($spec);
         SpecUse::hang($machine, $spec);
@@ -80,7 +85,12 @@ final readonly class Machines
     /** @return array<string, string|null> what may be written anew about a machine */
     public static function said(Machine $machine): array
     {
-        return ['tag' => $machine->tag, 'plate' => $machine->plate, 'kind' => $machine->kind, 'place' => $machine->place];
+        return [
+            'tag' => $machine->tag,
+            'plate' => $machine->plate,
+            'kind' => $machine->kind,
+            'place' => $machine->place,
+        ];
     }
 
     /**
@@ -97,12 +107,22 @@ final readonly class Machines
             $before = self::said($machine);
             Version::mustBe($seen, Version::of($before), "machine {$machine->id}", $before);
             if ($row['tag'] !== $machine->tag) {
-                FormerTag::query()->create(['machine_id' => $machine->id, 'tag' => $machine->tag, 'until' => CarbonImmutable::now()]);
+                FormerTag::query()->create([
+                    'machine_id' => $machine->id,
+                    'tag' => $machine->tag,
+                    'until' => CarbonImmutable::now(),
+                ]);
                 Audit::note($by, 'machine re-tagged', "{$machine->tag} is {$row['tag']} now");
             }
             $machine->forceFill($row)->save();
             $found->setRawAttributes($machine->getAttributes(), true);
-            Audit::note($by, 'machine changed', "{$machine->tag} {$machine->name}", Audit::changes($before, self::said($machine)), "machine {$machine->id}");
+            Audit::note(
+                $by,
+                'machine changed',
+                "{$machine->tag} {$machine->name}",
+                Audit::changes($before, self::said($machine)),
+                "machine {$machine->id}",
+            );
         }));
     }
 
@@ -116,7 +136,13 @@ final readonly class Machines
     public static function retire(Machine $machine, string $why, User $by, ?string $seen): void
     {
         self::inUse($machine, false, ['retired_at' => CarbonImmutable::now(), 'retired_why' => $why], $seen);
-        Audit::note($by, 'machine retired', "{$machine->tag} {$machine->name}", ['why' => $why], "machine {$machine->id}");
+        Audit::note(
+            $by,
+            'machine retired',
+            "{$machine->tag} {$machine->name}",
+            ['why' => $why],
+            "machine {$machine->id}",
+        );
     }
 
     /**
@@ -136,10 +162,17 @@ final readonly class Machines
         DB::transaction(static function () use ($found, $again, $row, $seen): void {
             $machine = Machine::query()->lockForUpdate()->findOrFail($found->id);
             if (($machine->retired_at === null) === $again) {
-                throw new Conflict($again ? "{$machine->tag} is in use already." : "{$machine->tag} is retired already: {$machine->retired_why}.");
+                throw new Conflict(
+                    $again
+                        ? "{$machine->tag} is in use already."
+                        : "{$machine->tag} is retired already: {$machine->retired_why}.",
+                );
             }
             Version::mustBe($seen, Version::of(self::said($machine)), "machine {$machine->id}", self::said($machine));
-            if (! $again && ControlJob::query()->whereIn('open_control_id', $machine->controls()->select('id'))->exists()) {
+            if (
+                ! $again
+                && ControlJob::query()->whereIn('open_control_id', $machine->controls()->select('id'))->exists()
+            ) {
                 throw new Conflict("A job on {$machine->tag} is open. Close it first.");
             }
             $machine->forceFill($row)->save();
@@ -157,16 +190,28 @@ final readonly class Machines
             $locked = Machine::query()->lockForUpdate()->findOrFail($machine->id);
             $same = MeterReading::query()->find($id);
             if ($same !== null) {
-                $same->machine_id === $machine->id && $same->face === $face ? null : throw new Conflict('Another meter reading stands under this id.');
+                $same->machine_id === $machine->id && $same->face === $face
+                    ? null
+                    : throw new Conflict('Another meter reading stands under this id.');
 
                 return;
             }
             $isNew = $node->has('replaced_at');
-            $meter = $isNew ? $locked->meter()->replaced((float) $node->at('replaced_at')->integer(0, self::HIGHEST_METER), (float) $face)
+            $meter = $isNew
+                ? $locked
+                    ->meter()
+                    ->replaced((float) $node->at('replaced_at')->integer(0, self::HIGHEST_METER), (float) $face)
                 : $locked->meter()->read((float) $face, $node->has('sure') && $node->at('sure')->boolean());
             $locked->forceFill(['usage_reading' => (int) $meter->face, 'usage_before' => (int) $meter->before])->save();
-            MeterReading::query()->create(['id' => $id, 'machine_id' => $machine->id, 'at' => CarbonImmutable::now(), 'face' => $face,
-                'usage' => (int) $meter->usage(), 'is_new_meter' => $isNew, 'user_id' => $by->id]);
+            MeterReading::query()->create([
+                'id' => $id,
+                'machine_id' => $machine->id,
+                'at' => CarbonImmutable::now(),
+                'face' => $face,
+                'usage' => (int) $meter->usage(),
+                'is_new_meter' => $isNew,
+                'user_id' => $by->id,
+            ]);
             NextLook::refreshAll($locked);
         }, 3);
         $machine->refresh();
@@ -177,7 +222,10 @@ final readonly class Machines
     {
         $tag = mb_strtoupper(trim($node->at('tag')->string(20)));
         if (preg_match(self::TAG, $tag) !== 1) {
-            throw BadFile::at($node->at('tag')->path, 'a tag is 2 to 20 letters and digits, with dashes or points between, such as RT-14.');
+            throw BadFile::at(
+                $node->at('tag')->path,
+                'a tag is 2 to 20 letters and digits, with dashes or points between, such as RT-14.',
+            );
         }
 
         return [
@@ -203,7 +251,10 @@ final readonly class Machines
         }
     }
 
-    /** @return list<SpecVersion> the newest version of each control of a model that has a run drawn and that machines may be judged by */
+    /**
+     * @return list<SpecVersion> the newest version of each control of a model that has a run drawn and that machines
+     *     may be judged by
+     */
     private static function specsOf(string $model): array
     {
         $alone = SpecUse::worksAlone();

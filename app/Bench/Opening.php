@@ -35,8 +35,15 @@ final readonly class Opening
      * @throws Refused If the person may not log, or there is no play to check.
      * @throws Conflict If a job is open on the control already, or the id stands for another job.
      */
-    public function open(Control $control, User $user, string $id, CarbonImmutable $now, ?ControlJob $corrects = null, string $why = '', bool $isCheck = false): ControlJob
-    {
+    public function open(
+        Control $control,
+        User $user,
+        string $id,
+        CarbonImmutable $now,
+        ?ControlJob $corrects = null,
+        string $why = '',
+        bool $isCheck = false,
+    ): ControlJob {
         if (! $user->acting()->mayLog()) {
             throw Refused::because("{$user->name} may look at jobs but not start one. Ask a technician.");
         }
@@ -45,7 +52,9 @@ final readonly class Opening
             return $same->control_id === $control->id ? $same : throw new Conflict('Another job stands under this id.');
         }
         if ($control->machine->retired_at !== null) {
-            throw new Conflict("{$control->machine->tag} is retired: {$control->machine->retired_why}. A lead brings it back first.");
+            throw new Conflict(
+                "{$control->machine->tag} is retired: {$control->machine->retired_why}. A lead brings it back first.",
+            );
         }
         $refused = $isCheck ? self::checkRefused($control) : null;
         if ($refused !== null) {
@@ -53,9 +62,15 @@ final readonly class Opening
         }
         try {
             // What history hands to it is kept, and so said in millimetres.
-            return Spoken::kept(fn (): ControlJob => DB::transaction(fn (): ControlJob => $this->write($control, $user, $id, $now, $corrects, $why, $isCheck), 3));
+            return Spoken::kept(fn (): ControlJob => DB::transaction(
+                fn (): ControlJob => $this->write($control, $user, $id, $now, $corrects, $why, $isCheck),
+                3,
+            ));
         } catch (UniqueConstraintViolationException $e) {
-            throw new Conflict("A job on the {$control->name} of {$control->machine->tag} is open already. Open it from the Bench and join it.", previous: $e);
+            throw new Conflict(
+                "A job on the {$control->name} of {$control->machine->tag} is open already. Open it from the Bench and join it.",
+                previous: $e,
+            );
         }
     }
 
@@ -63,22 +78,39 @@ final readonly class Opening
     public static function checkRefused(Control $control): Refused|Conflict|null
     {
         if ($control->spec()->aim === null) {
-            return Refused::because("No play is read on the {$control->name} of {$control->machine->tag}, so there is nothing to check in a moment. Start a job.");
+            return Refused::because(
+                "No play is read on the {$control->name} of {$control->machine->tag}, so there is nothing to check in a moment. Start a job.",
+            );
         }
         $reported = Intakes::words($control);
 
         return match (true) {
-            $reported !== null => new Conflict("Reported of it: “{$reported}” A check does not answer that. Start a job."),
-            Complaints::symptoms($control) !== [] => new Conflict('Its cause is being looked for. A check does not answer that. Start a job.'),
+            $reported !== null => new Conflict(
+                "Reported of it: “{$reported}” A check does not answer that. Start a job.",
+            ),
+            Complaints::symptoms($control) !== [] => new Conflict(
+                'Its cause is being looked for. A check does not answer that. Start a job.',
+            ),
             default => null,
         };
     }
 
-    private function write(Control $control, User $user, string $id, CarbonImmutable $now, ?ControlJob $corrects, string $why, bool $isCheck): ControlJob
-    {
+    private function write(
+        Control $control,
+        User $user,
+        string $id,
+        CarbonImmutable $now,
+        ?ControlJob $corrects,
+        string $why,
+        bool $isCheck,
+    ): ControlJob {
         $control->machine()->lockForUpdate()->first();
         $visit = Visit::query()->where('machine_id', $control->machine_id)->whereNull('closed_at')->first()
-            ?? Visit::query()->create(['id' => (string) Str::uuid7($now), 'machine_id' => $control->machine_id, 'opened_at' => $now]);
+            ?? Visit::query()->create([
+                'id' => (string) Str::uuid7($now),
+                'machine_id' => $control->machine_id,
+                'opened_at' => $now,
+            ]);
         $visit = Visit::query()->lockForUpdate()->findOrFail($visit->id);
         $job = ControlJob::query()->create([
             'id' => $id,
@@ -91,10 +123,28 @@ final readonly class Opening
             'usage_reading' => $control->machine->usage(),
             'opened_at' => $now,
         ]);
-        $this->entry($job, $user, EntryKind::Opened, ['control' => "{$control->machine->tag} {$control->name}", 'standing' => $this->standing($control)] + ($isCheck ? ['check' => true] : []), $now);
+        $this->entry(
+            $job,
+            $user,
+            EntryKind::Opened,
+            ['control' => "{$control->machine->tag} {$control->name}", 'standing' => $this->standing($control)]
+                + ($isCheck ? ['check' => true] : []),
+            $now,
+        );
         if ($corrects !== null) {
-            $this->entry($job, $user, EntryKind::Note, ['text' => "Corrects the job closed {$corrects->closed_at?->toDateString()}: {$why}"], $now);
-            Audit::note($user, 'job corrected', "{$control->machine->tag} {$control->name}", ['job' => $job->id, 'corrects' => $corrects->id, 'why' => $why]);
+            $this->entry(
+                $job,
+                $user,
+                EntryKind::Note,
+                ['text' => "Corrects the job closed {$corrects->closed_at?->toDateString()}: {$why}"],
+                $now,
+            );
+            Audit::note(
+                $user,
+                'job corrected',
+                "{$control->machine->tag} {$control->name}",
+                ['job' => $job->id, 'corrects' => $corrects->id, 'why' => $why],
+            );
         }
         foreach (Intakes::takeUp($control, $job->id, $user, $now) as $reported) {
             $this->entry($job, $user, EntryKind::Note, ['text' => mb_substr($reported, 0, 500)], $now);
@@ -111,7 +161,16 @@ final readonly class Opening
     private function entry(ControlJob $job, User $user, EntryKind $kind, array $body, CarbonImmutable $now): void
     {
         $stamp = new Stamp((string) Str::uuid7($now), $now->toIso8601String(), $user->person());
-        EntryRow::write(Link::next($job->visit_id), $job->id, $kind, $body, $stamp, $user->id, hash('sha256', (string) json_encode($body)), $now);
+        EntryRow::write(
+            Link::next($job->visit_id),
+            $job->id,
+            $kind,
+            $body,
+            $stamp,
+            $user->id,
+            hash('sha256', (string) json_encode($body)),
+            $now,
+        );
     }
 
     /** @return array<string, mixed> */
@@ -141,15 +200,32 @@ final readonly class Opening
     /** @return array{conduit_mm: float, intervals: int}|null from what the last visits found and left */
     private function drift(Control $control): ?array
     {
-        $jobs = ControlJob::query()->where('control_id', $control->id)->whereNotNull('closed_at')->orderByDesc('closed_at')->limit(self::VISITS_OF_DRIFT)->pluck('id');
-        $records = EntryRow::query()->whereIn('job_id', $jobs)->where('kind', EntryKind::Closed->value)->orderBy('at_utc')->get()
+        $jobs = ControlJob::query()
+            ->where('control_id', $control->id)
+            ->whereNotNull('closed_at')
+            ->orderByDesc('closed_at')
+            ->limit(self::VISITS_OF_DRIFT)
+            ->pluck('id');
+        $records = EntryRow::query()
+            ->whereIn('job_id', $jobs)
+            ->where('kind', EntryKind::Closed->value)
+            ->orderBy('at_utc')
+            ->get()
             ->map(static fn (EntryRow $row): array => $row->body['record'] ?? []);
         $point = $control->spec()->aim?->point;
         if ($point === null) {
             return null;
         }
-        $visits = array_values($records->filter(static fn (array $record): bool => ($record['point'] ?? null) === $point->value)
-            ->map(static fn (array $record): array => ['found' => $record['found']['mm'] ?? null, 'left' => $record['left']['mm'] ?? null, 'parts' => $record['parts'] ?? []])->all());
+        $visits = array_values(
+            $records
+                ->filter(static fn (array $record): bool => ($record['point'] ?? null) === $point->value)
+                ->map(static fn (array $record): array => [
+                    'found' => $record['found']['mm'] ?? null,
+                    'left' => $record['left']['mm'] ?? null,
+                    'parts' => $record['parts'] ?? [],
+                ])
+                ->all(),
+        );
         $drift = ControlDrift::over($visits, ControlStory::ratio($control, $point));
 
         return $drift === null ? null : ['conduit_mm' => $drift->conduitMm, 'intervals' => $drift->intervals];
@@ -162,13 +238,22 @@ final readonly class Opening
      */
     private function inspections(Control $control): array
     {
-        $usages = ControlJob::query()->where('control_id', $control->id)->whereNotNull('closed_at')->pluck('usage_reading', 'id');
+        $usages = ControlJob::query()
+            ->where('control_id', $control->id)
+            ->whereNotNull('closed_at')
+            ->pluck('usage_reading', 'id');
         $inspections = [];
-        foreach (EntryRow::query()->whereIn('job_id', $usages->keys())->where('kind', EntryKind::Closed->value)->orderBy('at_utc')->get() as $row) {
+        foreach (EntryRow::query()->whereIn('job_id', $usages->keys())->where(
+            'kind',
+            EntryKind::Closed->value,
+        )->orderBy('at_utc')->get() as $row) {
             $record = $row->body['record'] ?? [];
             $inspections = in_array(Part::Plates->value, $record['parts'] ?? [], true) ? [] : $inspections;
             if (($record['pack']['weakest_mm'] ?? []) !== []) {
-                $inspections[] = ['usage' => (int) $usages[$row->job_id], 'weakest_mm' => $record['pack']['weakest_mm']];
+                $inspections[] = [
+                    'usage' => (int) $usages[$row->job_id],
+                    'weakest_mm' => $record['pack']['weakest_mm'],
+                ];
             }
         }
 

@@ -14,8 +14,8 @@ use VividPull\Core\Errors\Refused;
 use VividPull\Core\Log\Entry\PhotoTaken;
 
 /**
- * Takes a picture in: what it is, is told by its content and not by its name; it is made small and written anew, so that nothing a
- * phone adds to it (where it was, when, by which device) is kept.
+ * Takes a picture in: what it is, is told by its content and not by its name; it is made small and written anew, so
+ * that nothing a phone adds to it (where it was, when, by which device) is kept.
  */
 final readonly class Pictures
 {
@@ -68,7 +68,12 @@ final readonly class Pictures
 
         $jpeg = (string) ob_get_clean();
 
-        return ['width_px' => imagesx($picture), 'height_px' => imagesy($picture), 'jpeg' => $jpeg, 'sum' => hash('sha256', $jpeg)];
+        return [
+            'width_px' => imagesx($picture),
+            'height_px' => imagesy($picture),
+            'jpeg' => $jpeg,
+            'sum' => hash('sha256', $jpeg),
+        ];
     }
 
     /** @throws Refused If the entry speaks of a picture that this job does not have. */
@@ -86,7 +91,9 @@ final readonly class Pictures
         }
         $size = @getimagesizefromstring($bytes);
         if ($size === false || ! in_array($size[2], self::KINDS, true)) {
-            throw Refused::because('That is no picture the bench can keep. Take a photo, or choose a JPEG, PNG or WebP.');
+            throw Refused::because(
+                'That is no picture the bench can keep. Take a photo, or choose a JPEG, PNG or WebP.',
+            );
         }
         if ($size[0] * $size[1] > self::MOST_PIXELS || $size[0] < 1 || $size[1] < 1) {
             throw Refused::because('That picture has more points than the bench can hold. Take it again, smaller.');
@@ -99,7 +106,9 @@ final readonly class Pictures
     /** As it was held: phones turn a picture by a note inside it, which is not kept. */
     private static function upright(GdImage $picture, string $bytes): GdImage
     {
-        $noted = function_exists('exif_read_data') ? @exif_read_data('data://application/octet-stream;base64,'.base64_encode($bytes)) : false;
+        $noted = function_exists('exif_read_data')
+            ? @exif_read_data('data://application/octet-stream;base64,'.base64_encode($bytes))
+            : false;
         $turn = match (is_array($noted) ? $noted['Orientation'] ?? 1 : 1) {
             3 => 180,
             6 => -90,
@@ -115,7 +124,10 @@ final readonly class Pictures
     {
         $longest = max(imagesx($picture), imagesy($picture));
         $share = min(1.0, self::LONGEST_SIDE / $longest);
-        [$width, $height] = [max(1, (int) round(imagesx($picture) * $share)), max(1, (int) round(imagesy($picture) * $share))];
+        [$width, $height] = [
+            max(1, (int) round(imagesx($picture) * $share)),
+            max(1, (int) round(imagesy($picture) * $share)),
+        ];
         $small = imagecreatetruecolor($width, $height);
         if ($small === false) {
             throw Refused::because('That picture could not be made smaller. Take it again.');

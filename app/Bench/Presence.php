@@ -18,9 +18,19 @@ final readonly class Presence
     /** @return list<array{login: string, name: string, minutes: int}> */
     public static function on(CarbonImmutable $day): array
     {
-        return array_values(DB::table('presences')->join('users', 'users.id', '=', 'presences.user_id')->where('day', $day->toDateString())->orderBy('users.name')
-            ->get(['users.login', 'users.name', 'presences.minutes'])
-            ->map(static fn (object $row): array => ['login' => (string) $row->login, 'name' => (string) $row->name, 'minutes' => (int) $row->minutes])->all());
+        return array_values(
+            DB::table('presences')
+                ->join('users', 'users.id', '=', 'presences.user_id')
+                ->where('day', $day->toDateString())
+                ->orderBy('users.name')
+                ->get(['users.login', 'users.name', 'presences.minutes'])
+                ->map(static fn (object $row): array => [
+                    'login' => (string) $row->login,
+                    'name' => (string) $row->name,
+                    'minutes' => (int) $row->minutes,
+                ])
+                ->all(),
+        );
     }
 
     /** The whole day said anew: who is not named is not here. */
@@ -29,8 +39,13 @@ final readonly class Presence
         $rows = [];
         foreach ($node->object(['people'])->at('people')->items(40) as $one) {
             $login = $one->object(['login', 'minutes'])->at('login')->string(40);
-            $user = User::query()->where('login', $login)->whereNull('left_at')->first() ?? throw BadFile::at($one->at('login')->path, 'nobody here signs in by this name.');
-            $rows[$user->id] = ['day' => $day->toDateString(), 'user_id' => $user->id, 'minutes' => $one->at('minutes')->integer(0, self::LONGEST_DAY)];
+            $user = User::query()->where('login', $login)->whereNull('left_at')->first()
+                ?? throw BadFile::at($one->at('login')->path, 'nobody here signs in by this name.');
+            $rows[$user->id] = [
+                'day' => $day->toDateString(),
+                'user_id' => $user->id,
+                'minutes' => $one->at('minutes')->integer(0, self::LONGEST_DAY),
+            ];
         }
         DB::transaction(static function () use ($day, $rows): void {
             DB::table('presences')->where('day', $day->toDateString())->delete();

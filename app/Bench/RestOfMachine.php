@@ -21,7 +21,10 @@ use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Progress\ItemKind;
 use VividPull\Core\Progress\WrongState;
 
-/** The other controls of a machine, where they say something against running it: it is one machine, whatever is tried of it. */
+/**
+ * The other controls of a machine, where they say something against running it: it is one machine, whatever is tried of
+ * it.
+ */
 final readonly class RestOfMachine
 {
     /** Kinds of entries that may tell of a run. */
@@ -36,9 +39,16 @@ final readonly class RestOfMachine
      */
     public static function of(JobHead $job, Collection $rows): array
     {
-        $machine = DB::table('control_jobs')->join('controls', 'controls.id', '=', 'control_jobs.control_id')->where('control_jobs.id', $job->id)->select('controls.machine_id');
+        $machine = DB::table('control_jobs')
+            ->join('controls', 'controls.id', '=', 'control_jobs.control_id')
+            ->where('control_jobs.id', $job->id)
+            ->select('controls.machine_id');
         $others = [];
-        foreach (Control::query()->whereIn('machine_id', $machine)->where('key', '!=', $job->controlKey)->orderBy('id')->get() as $control) {
+        foreach (Control::query()->whereIn('machine_id', $machine)->where(
+            'key',
+            '!=',
+            $job->controlKey,
+        )->orderBy('id')->get() as $control) {
             $open = ControlJob::query()->where('open_control_id', $control->id)->first();
             $state = $open === null ? null : JobLog::fromVisit($open->id, $open->frame, $rows)->replay();
             $others[] = new self(self::said($control, $state), $open?->id);
@@ -54,7 +64,9 @@ final readonly class RestOfMachine
             lcfirst($control->name),
             $state === null ? [] : Refit::of($state->spec, $state->run, $state->facts)->coversThatMustBeOn(),
             $state === null ? $control->summary->tag['reason'] ?? null : $state->facts->tag?->reason,
-            $state === null ? [] : array_map(static fn (GateState $gate): string => $gate->sentence, $state->judgement->stopsRunning()),
+            $state === null
+                ? []
+                : array_map(static fn (GateState $gate): string => $gate->sentence, $state->judgement->stopsRunning()),
             $isReported ? Complaints::stopping($control) : [],
             $state === null ? [] : RunsTheMachine::leftUntried($state),
         );
@@ -70,16 +82,27 @@ final readonly class RestOfMachine
     public static function againstRunning(Machine $machine, ?string $except = null, ?string $askedOf = null): array
     {
         $said = [];
-        foreach (Control::query()->with('openJob')->where('machine_id', $machine->id)->when($except !== null, static fn (Builder $query): Builder => $query->where('key', '!=', $except))->orderBy('id')->get() as $control) {
+        foreach (Control::query()->with('openJob')->where('machine_id', $machine->id)->when(
+            $except !== null,
+            static fn (Builder $query): Builder => $query->where('key', '!=', $except),
+        )->orderBy('id')->get() as $control) {
             $open = $control->openJob;
-            $said = [...$said, ...self::said($control, $open === null ? null : JobLog::of(JobHead::find($open->id))->replay(), $control->key !== $askedOf)->against()];
+            $said = [
+                ...$said,
+                ...self::said(
+                    $control,
+                    $open === null ? null : JobLog::of(JobHead::find($open->id))->replay(),
+                    $control->key !== $askedOf,
+                )->against(),
+            ];
         }
 
         return $said;
     }
 
     /**
-     * The control that the machine was run for, in another job of the visit, since somebody last said how hot it is; null where it was not.
+     * The control that the machine was run for, in another job of the visit, since somebody last said how hot it is;
+     * null where it was not.
      *
      * @param  Collection<int, StoredEntry>  $rows  of the whole visit
      */
@@ -94,7 +117,10 @@ final readonly class RestOfMachine
             }
         }
         // Only what was tried since is looked at: mostly nothing.
-        foreach ($jobs === [] ? [] : ControlJob::query()->with('control')->whereIn('id', array_keys($jobs))->orderBy('opened_at')->get() as $other) {
+        foreach ($jobs === [] ? [] : ControlJob::query()->with('control')->whereIn(
+            'id',
+            array_keys($jobs),
+        )->orderBy('opened_at')->get() as $other) {
             if (JobLog::fromVisit($other->id, $other->frame, $rows)->replay()->facts->readings->ranSince) {
                 return lcfirst($other->control->name);
             }
@@ -104,7 +130,8 @@ final readonly class RestOfMachine
     }
 
     /**
-     * The control that the machine was run for, in another job of the visit, since a hand was last at it for this one; null where it was not.
+     * The control that the machine was run for, in another job of the visit, since a hand was last at it for this one;
+     * null where it was not.
      *
      * @param  Collection<int, StoredEntry>  $rows  of the whole visit
      */
@@ -118,7 +145,10 @@ final readonly class RestOfMachine
                 $tried[$row->job][$row->id] = true;
             }
         }
-        foreach ($tried === [] ? [] : ControlJob::query()->with('control')->whereIn('id', array_keys($tried))->orderBy('opened_at')->get() as $other) {
+        foreach ($tried === [] ? [] : ControlJob::query()->with('control')->whereIn(
+            'id',
+            array_keys($tried),
+        )->orderBy('opened_at')->get() as $other) {
             $state = JobLog::fromVisit($other->id, $other->frame, $rows)->replay();
             foreach ($state->log->effective() as $entry) {
                 if (isset($tried[$other->id][$entry->stamp->id]) && RunsTheMachine::entry($state, $entry)) {
@@ -147,8 +177,8 @@ final readonly class RestOfMachine
     }
 
     /**
-     * What stands against what a job asks for next, and the job where that is put right: where it runs the machine, and where it is signed, for
-     * who reads *fit for use* takes the machine and not the control.
+     * What stands against what a job asks for next, and the job where that is put right: where it runs the machine, and
+     * where it is signed, for who reads *fit for use* takes the machine and not the control.
      *
      * @return list<array{sentence: string, job: string|null}>
      */
@@ -156,7 +186,10 @@ final readonly class RestOfMachine
     {
         $said = [];
         $isSigned = $state->facts->closed === null && $state->progress->asks()?->kind === ItemKind::SignOff;
-        foreach ($isSigned || RunsTheMachine::asked($state) ? self::of($job, StoredEntry::ofVisit($job->visit)) : [] as $one) {
+        foreach ($isSigned || RunsTheMachine::asked($state) ? self::of(
+            $job,
+            StoredEntry::ofVisit($job->visit),
+        ) : [] as $one) {
             foreach ($isSigned ? $one->control->against() : $one->control->whenRun() as $sentence) {
                 $said[] = ['sentence' => $sentence, 'job' => $one->job];
             }

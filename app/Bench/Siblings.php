@@ -10,7 +10,10 @@ use VividPull\Core\Cable\RatioPrior;
 use VividPull\Core\Learning\Learning;
 use VividPull\Core\Wire\StandingCodec;
 
-/** What the readings of a control may be expected to do by what it taught itself, else by what other machines of its model taught. */
+/**
+ * What the readings of a control may be expected to do by what it taught itself, else by what other machines of its
+ * model taught.
+ */
 final readonly class Siblings
 {
     /** The latest of them: machines of one model differ little, and this is a bounded read. */
@@ -34,9 +37,20 @@ final readonly class Siblings
     /** @return list<RatioPrior> of controls of the same model that learned it themselves */
     private static function priors(Control $control, string $point): array
     {
-        $versions = SpecVersion::query()->where('model', $control->specVersion->model)->where('control', $control->specVersion->control)->pluck('id');
+        $versions = SpecVersion::query()
+            ->where('model', $control->specVersion->model)
+            ->where('control', $control->specVersion->control)
+            ->pluck('id');
         $priors = [];
-        foreach (Control::query()->whereIn('spec_version_id', $versions)->where('id', '!=', $control->id)->whereNotNull('summary')->orderByDesc('updated_at')->limit(self::MOST)->pluck('summary') as $summary) {
+        foreach (Control::query()->whereIn(
+            'spec_version_id',
+            $versions,
+        )
+            ->where('id', '!=', $control->id)
+            ->whereNotNull('summary')
+            ->orderByDesc('updated_at')
+            ->limit(self::MOST)
+            ->pluck('summary') as $summary) {
             $priors[] = $summary?->learned($point);
         }
 

@@ -14,7 +14,10 @@ use stdClass;
  */
 final readonly class StoredEntry
 {
-    private const COLUMNS = ['id', 'visit_id', 'seq', 'job_id', 'kind', 'body', 'line', 'at', 'received_at', 'by', 'after', 'digest', 'chain'];
+    private const COLUMNS = [
+        'id', 'visit_id', 'seq', 'job_id', 'kind', 'body', 'line', 'at', 'received_at', 'by', 'after', 'digest',
+        'chain',
+    ];
 
     private function __construct(
         public string $id,
@@ -41,8 +44,21 @@ final readonly class StoredEntry
      */
     public static function ofVisits(array $visits): Collection
     {
-        return DB::table('entries')->whereIn('visit_id', $visits)->orderBy('visit_id')->orderBy('seq')->get(self::COLUMNS)
-            ->map(static fn (stdClass $row): self => new self($row->id, (int) $row->seq, $row->visit_id, $row->job_id, $row->kind, $row->digest, $row->chain, $row));
+        return DB::table('entries')
+            ->whereIn('visit_id', $visits)
+            ->orderBy('visit_id')
+            ->orderBy('seq')
+            ->get(self::COLUMNS)
+            ->map(static fn (stdClass $row): self => new self(
+                $row->id,
+                (int) $row->seq,
+                $row->visit_id,
+                $row->job_id,
+                $row->kind,
+                $row->digest,
+                $row->chain,
+                $row,
+            ));
     }
 
     /** @return array{id: string, name: string} whose it is */

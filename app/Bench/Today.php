@@ -38,7 +38,9 @@ final readonly class Today
     {
         $controls = $this->controls();
         $states = self::openStates($controls);
-        $rows = $controls->map(fn (Control $control): array => $this->row($control, $states[$control->id] ?? null))->values();
+        $rows = $controls
+            ->map(fn (Control $control): array => $this->row($control, $states[$control->id] ?? null))
+            ->values();
         $present = Presence::on($this->now);
         $queue = $this->ordered($rows->where('waits', true)->values(), $present);
 
@@ -51,9 +53,16 @@ final readonly class Today
             'done' => DoneToday::on($this->now),
             'intakes' => Intakes::open(),
             'complaints' => Complaints::waiting(),
-            'carry_on' => collect($queue)->filter(static fn (array $row): bool => $row['control']['job'] !== null)->sortByDesc('control.at')->first(),
+            'carry_on' => collect($queue)
+                ->filter(static fn (array $row): bool => $row['control']['job'] !== null)
+                ->sortByDesc('control.at')
+                ->first(),
             'tagged' => $rows->filter(static fn (array $row): bool => $row['control']['tag'] !== null)->values()->all(),
-            'due' => $rows->filter(fn (array $row): bool => $this->isDueSoon($row))->sortBy('control.due_on')->values()->all(),
+            'due' => $rows
+                ->filter(fn (array $row): bool => $this->isDueSoon($row))
+                ->sortBy('control.due_on')
+                ->values()
+                ->all(),
         ];
     }
 
@@ -67,7 +76,8 @@ final readonly class Today
             'soaked_at' => $this->soakedAt($open)?->toIso8601String(),
             'cold_at' => $this->coldAt($control)?->toIso8601String(),
             'cooled_share' => $this->cooledShare($control),
-            'waits' => $control->openJob !== null || ($control->planned_on !== null && $control->planned_on->lte($this->now)),
+            'waits' => $control->openJob !== null
+                || ($control->planned_on !== null && $control->planned_on->lte($this->now)),
             'spent' => $open === null ? null : (int) round(DoneToday::spent($open)),
             'minutes' => $control->minutes,
             'covers_shared' => [],
@@ -85,17 +95,28 @@ final readonly class Today
     private function ordered(Collection $rows, array $present): array
     {
         $waiting = array_values($rows->map(static fn (array $row, int $n): Waiting => new Waiting(
-            (string) $n, $row['tag'], Readiness::from($row['ready']), $row['control']['due_on'], (array) $row['control']['covers'], (float) $row['minutes'], $row['control']['job'] !== null,
+            (string) $n, $row['tag'], Readiness::from($row['ready']), $row['control']['due_on'],
+            (array) $row['control']['covers'], (float) $row['minutes'], $row['control']['job'] !== null,
         ))->all());
 
         return array_map(static function (Planned $one) use ($rows): array {
             $row = $rows->get((int) $one->waiting->key) ?? [];
 
-            return ['minutes' => (int) round($one->minutes), 'covers_shared' => $one->coversShared, 'person' => $one->person] + $row;
-        }, DayPlan::of($waiting, array_map(static fn (int $minutes): float => (float) $minutes, array_column($present, 'minutes', 'name')))->jobs);
+            return [
+                'minutes' => (int) round($one->minutes),
+                'covers_shared' => $one->coversShared,
+                'person' => $one->person,
+            ]
+                + $row;
+        }, DayPlan::of(
+            $waiting,
+            array_map(static fn (int $minutes): float => (float) $minutes, array_column($present, 'minutes', 'name')),
+        )->jobs);
     }
 
-    /** @return Collection<int, Control> what waits, what is in work, what must not run, and the first few that fall due */
+    /**
+     * @return Collection<int, Control> what waits, what is in work, what must not run, and the first few that fall due
+     */
     private function controls(): Collection
     {
         $today = $this->now->toDateString();
@@ -104,9 +125,16 @@ final readonly class Today
             ControlJob::query()->whereNotNull('open_control_id')->pluck('open_control_id'),
             Control::query()->where('planned_on', '<=', $today)->pluck('id'),
             Control::query()->where('is_tagged', true)->pluck('id'),
-            Control::query()->where('due_on', '<=', $this->now->addDays(self::SOON_DAYS)->toDateString())->where('is_tagged', false)
-                ->where(static fn ($unplanned) => $unplanned->whereNull('planned_on')->orWhere('planned_on', '>', $today))
-                ->whereDoesntHave('openJob')->whereHas('machine', static fn ($machines) => $machines->whereNull('retired_at'))
+            Control::query()
+                ->where('due_on', '<=', $this->now->addDays(self::SOON_DAYS)->toDateString())
+                ->where('is_tagged', false)
+                ->where(
+                    static fn ($unplanned) => $unplanned->whereNull('planned_on')->orWhere('planned_on', '>', $today),
+                )
+                ->whereDoesntHave('openJob')->whereHas(
+                    'machine',
+                    static fn ($machines) => $machines->whereNull('retired_at'),
+                )
                 ->orderBy('due_on')->orderBy('id')->limit(self::MOST_DUE)->pluck('id'),
         ])->flatten()->unique();
 
@@ -141,9 +169,14 @@ final readonly class Today
     private function soakedAt(?BenchState $open): ?CarbonImmutable
     {
         $since = $open?->facts->observations->soaking;
-        $fitted = array_filter($open->facts->answers->parts ?? [], static fn (PartFitted $one): bool => $one->part === Part::Plates);
+        $fitted = array_filter(
+            $open->facts->answers->parts ?? [],
+            static fn (PartFitted $one): bool => $one->part === Part::Plates,
+        );
 
-        return $since === null || $fitted !== [] ? null : CarbonImmutable::parse($since)->addHours(PackState::LEAST_SOAK_H);
+        return $since === null || $fitted !== []
+            ? null
+            : CarbonImmutable::parse($since)->addHours(PackState::LEAST_SOAK_H);
     }
 
     private function isSoaking(?BenchState $open): bool

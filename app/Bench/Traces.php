@@ -43,7 +43,8 @@ final readonly class Traces
     /** @throws Refused If a curve tells nothing of this control. */
     public static function of(JobHead $job, BenchState $state): self
     {
-        $end = Families::of($state->spec->family)->workingEnd() ?? throw Refused::because('A curve of the pull tells nothing of this control.');
+        $end = Families::of($state->spec->family)->workingEnd()
+            ?? throw Refused::because('A curve of the pull tells nothing of this control.');
 
         return new self($job, $state, $end);
     }
@@ -68,11 +69,21 @@ final readonly class Traces
         }
         $read = TraceFile::read($text);
         if ($read->trace === null) {
-            throw count($read->problems) === 1 ? Refused::because($read->problems[0]) : Refused::missing('Nothing of it was kept.', $read->problems);
+            throw count($read->problems) === 1
+                ? Refused::because($read->problems[0])
+                : Refused::missing('Nothing of it was kept.', $read->problems);
         }
         try {
-            Trace::query()->create(['id' => $id, 'job_id' => $job->id, 'user_id' => $user->id, 'points' => $read->points, 'digest' => $digest, 'sum' => hash('sha256', $read->kept), 'csv' => $read->kept,
-                'taken_in_at' => $now->utc()->format('Y-m-d H:i:s.v')]);
+            Trace::query()->create([
+                'id' => $id,
+                'job_id' => $job->id,
+                'user_id' => $user->id,
+                'points' => $read->points,
+                'digest' => $digest,
+                'sum' => hash('sha256', $read->kept),
+                'csv' => $read->kept,
+                'taken_in_at' => $now->utc()->format('Y-m-d H:i:s.v'),
+            ]);
         } catch (UniqueConstraintViolationException $e) {
             throw new Conflict('Another curve stands under this id. Nothing was changed.', previous: $e);
         }
@@ -93,7 +104,16 @@ final readonly class Traces
         $kept = $this->kept($id);
 
         return [
-            ...TraceCodec::reading($read, $this->end, TraceFindings::of($read, $this->end, $this->fresh($body['at_mm'] ?? null), $this->isReadAt($body['point']) ? $this->state->spec->aim?->say() : null)),
+            ...TraceCodec::reading(
+                $read,
+                $this->end,
+                TraceFindings::of(
+                    $read,
+                    $this->end,
+                    $this->fresh($body['at_mm'] ?? null),
+                    $this->isReadAt($body['point']) ? $this->state->spec->aim?->say() : null,
+                ),
+            ),
             'body' => $body + ['told' => $told],
             'line' => $this->line($read, $body['point']),
             'kept' => $kept !== null,
@@ -126,18 +146,29 @@ final readonly class Traces
     {
         $kept = $this->kept($id) ?? throw (new ModelNotFoundException)->setModel(Trace::class);
 
-        return array_intersect_key(TraceCodec::body($kept), ['point' => 0, 'instrument' => 0, 'at_mm' => 0, 'reach_mm' => 0, 'to_stop' => 0]);
+        return array_intersect_key(
+            TraceCodec::body($kept),
+            ['point' => 0, 'instrument' => 0, 'at_mm' => 0, 'reach_mm' => 0, 'to_stop' => 0],
+        );
     }
 
     /** @param  array<string, mixed>  $how */
     private function reading(PullTrace $trace, array $how): TraceReading
     {
-        $instrument = isset($how['instrument']) ? $this->state->facts->standing->instrument((string) $how['instrument']) : null;
+        $instrument = isset($how['instrument'])
+            ? $this->state->facts->standing->instrument((string) $how['instrument'])
+            : null;
         if (isset($how['instrument']) && $instrument === null) {
             throw Refused::because('The travel was measured with something that is not on the shelf of this job.');
         }
 
-        return TraceReading::of($trace, $this->end, $this->fresh($how['at_mm'] ?? null)?->pull, $instrument->resolution ?? 0.0, (bool) $how['to_stop']);
+        return TraceReading::of(
+            $trace,
+            $this->end,
+            $this->fresh($how['at_mm'] ?? null)?->pull,
+            $instrument->resolution ?? 0.0,
+            (bool) $how['to_stop'],
+        );
     }
 
     /** What a new cable took, where the gauge was. */
@@ -155,7 +186,9 @@ final readonly class Traces
     /** The line that takes the play as a reading; null where there is none to take, or the job reads elsewhere. */
     private function line(TraceReading $read, string $point): ?string
     {
-        return $read->play() === null || ! $this->isReadAt($point) ? null : sprintf('%.2F ± %.2F mm', $read->play(), max(0.01, (float) $read->expanded()));
+        return $read->play() === null || ! $this->isReadAt($point)
+            ? null
+            : sprintf('%.2F ± %.2F mm', $read->play(), max(0.01, (float) $read->expanded()));
     }
 
     private function isReadAt(string $point): bool
@@ -187,7 +220,8 @@ final readonly class Traces
             if (count($earlier) >= self::BEHIND && ($hasNew || ! $isNew)) {
                 continue;
             }
-            $isAlike = $before['point'] === $body['point'] && abs(($before['at_mm'] ?? 0.0) - ($body['at_mm'] ?? 0.0)) < 1e-6;
+            $isAlike = $before['point'] === $body['point']
+                && abs(($before['at_mm'] ?? 0.0) - ($body['at_mm'] ?? 0.0)) < 1e-6;
             $trace = Trace::query()->where('job_id', $job)->find((string) $before['trace']);
             if ($trace === null || ! $isAlike) {
                 continue;
@@ -196,7 +230,10 @@ final readonly class Traces
             $earlier[] = [
                 'job' => $job, 'trace' => $trace->id, 'at' => $at, 'new_cable' => $isNew,
                 'pull' => Thinned::of($points->pull, $points->rest(), 120),
-                'changes' => TraceChange::between(TraceCodec::told(Node::of($before['told'])), TraceCodec::told(Node::of($body['told']))),
+                'changes' => TraceChange::between(
+                    TraceCodec::told(Node::of($before['told'])),
+                    TraceCodec::told(Node::of($body['told'])),
+                ),
             ];
             $hasNew = $hasNew || $isNew;
         }
@@ -204,21 +241,41 @@ final readonly class Traces
         return $earlier;
     }
 
-    /** @return iterable<array{string, string, array<string, mixed>, bool}> job, time and body of earlier curves of this control, and whether it was of a new cable; newest first */
+    /**
+     * @return iterable<array{string, string, array<string, mixed>, bool}> job, time and body of earlier curves of this
+     *     control, and whether it was of a new cable; newest first
+     */
     private function before(string $id): iterable
     {
         foreach (array_reverse($this->state->facts->observations->traces) as $seen) {
             if ($seen->entry->trace !== $id) {
-                yield [$this->job->id, $seen->entry->stamp->at, TraceCodec::body($seen->entry), $this->fittedBefore($seen->entry)];
+                yield [
+                    $this->job->id,
+                    $seen->entry->stamp->at,
+                    TraceCodec::body($seen->entry),
+                    $this->fittedBefore($seen->entry),
+                ];
             }
         }
         $control = DB::table('control_jobs')->where('id', $this->job->id)->value('control_id');
-        $closings = DB::table('entries')->join('control_jobs', 'control_jobs.id', '=', 'entries.job_id')->where('control_jobs.control_id', $control)->where('entries.kind', EntryKind::Closed->value)
-            ->where('control_jobs.id', '<>', $this->job->id)->where('control_jobs.opened_at', '<=', $this->job->openedAt->format('Y-m-d H:i:s.v'))->orderByDesc('control_jobs.opened_at')->limit(20)->get(['entries.job_id', 'entries.at', 'entries.body']);
+        $closings = DB::table('entries')
+            ->join('control_jobs', 'control_jobs.id', '=', 'entries.job_id')
+            ->where('control_jobs.control_id', $control)
+            ->where('entries.kind', EntryKind::Closed->value)
+            ->where('control_jobs.id', '<>', $this->job->id)
+            ->where('control_jobs.opened_at', '<=', $this->job->openedAt->format('Y-m-d H:i:s.v'))
+            ->orderByDesc('control_jobs.opened_at')
+            ->limit(20)
+            ->get(['entries.job_id', 'entries.at', 'entries.body']);
         foreach ($closings as $closing) {
             $body = json_decode((string) $closing->body, true, flags: JSON_THROW_ON_ERROR);
             foreach (array_reverse($body['record']['traces'] ?? []) as $before) {
-                yield [(string) $closing->job_id, (string) $closing->at, $before, in_array(Part::Cable->value, $body['record']['parts'] ?? [], true)];
+                yield [
+                    (string) $closing->job_id,
+                    (string) $closing->at,
+                    $before,
+                    in_array(Part::Cable->value, $body['record']['parts'] ?? [], true),
+                ];
             }
         }
     }
@@ -226,6 +283,9 @@ final readonly class Traces
     /** Whether a cable was fitted in this job before it was pulled. */
     private function fittedBefore(TraceTaken $taken): bool
     {
-        return array_filter($this->state->facts->answers->parts, static fn (PartFitted $one): bool => $one->part === Part::Cable && $one->stamp->at <= $taken->stamp->at) !== [];
+        return array_filter(
+            $this->state->facts->answers->parts,
+            static fn (PartFitted $one): bool => $one->part === Part::Cable && $one->stamp->at <= $taken->stamp->at,
+        ) !== [];
     }
 }

@@ -12,13 +12,24 @@ use stdClass;
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Log\ClosingOutcome;
 
-/** Every machine with how each of its controls stands. What is asked of the database is as much for five thousand as for five. */
+/**
+ * Every machine with how each of its controls stands. What is asked of the database is as much for five thousand as for
+ * five.
+ */
 final readonly class Yard
 {
     /** @return list<array<string, mixed>> by tag; those that are retired, or all others */
     public static function of(bool $retired): array
     {
-        $machines = Machine::query()->when($retired, static fn ($all) => $all->whereNotNull('retired_at'), static fn ($all) => $all->whereNull('retired_at'))->orderBy('tag')->get()->toBase();
+        $machines = Machine::query()
+            ->when(
+                $retired,
+                static fn ($all) => $all->whereNotNull('retired_at'),
+                static fn ($all) => $all->whereNull('retired_at'),
+            )
+            ->orderBy('tag')
+            ->get()
+            ->toBase();
         $controls = self::controls($machines);
         $tagged = self::taggedInWork($controls);
         $today = ShopClock::today();
@@ -26,12 +37,23 @@ final readonly class Yard
         return array_values($machines->map(static function (Machine $machine) use ($controls, $tagged, $today): array {
             /** @var Collection<int, stdClass> $its */
             $its = $controls->get($machine->id, collect());
-            $dues = $its->map(static fn (stdClass $one): ?string => self::dueOn($one, $machine, $today))->filter()->sort();
+            $dues = $its
+                ->map(static fn (stdClass $one): ?string => self::dueOn($one, $machine, $today))
+                ->filter()
+                ->sort();
 
             return $machine->brief() + [
                 'due_on' => $dues->first(),
                 'is_due' => $dues->first() !== null && $dues->first() <= $today,
-                'controls' => array_values($its->map(static fn (stdClass $one): array => ['key' => $one->key, 'name' => $one->name, 'mark' => self::mark($one, isset($tagged[$one->id]))->value])->all()),
+                'controls' => array_values(
+                    $its
+                        ->map(static fn (stdClass $one): array => [
+                            'key' => $one->key,
+                            'name' => $one->name,
+                            'mark' => self::mark($one, isset($tagged[$one->id]))->value,
+                        ])
+                        ->all(),
+                ),
             ];
         })->all());
     }
@@ -52,7 +74,9 @@ final readonly class Yard
     /** By the day, or at once where its use is reached. */
     private static function dueOn(stdClass $control, Machine $machine, string $today): ?string
     {
-        return $control->due_usage !== null && $machine->usage() >= $control->due_usage ? min($control->due_on ?? $today, $today) : $control->due_on;
+        return $control->due_usage !== null && $machine->usage() >= $control->due_usage
+            ? min($control->due_on ?? $today, $today)
+            : $control->due_on;
     }
 
     /**
@@ -63,9 +87,19 @@ final readonly class Yard
      */
     private static function taggedInWork(Collection $controls): array
     {
-        $open = Control::query()->with('openJob')->whereIn('id', $controls->flatten(1)->whereNotNull('job')->pluck('id'))->get()->toBase();
+        $open = Control::query()
+            ->with('openJob')
+            ->whereIn('id', $controls->flatten(1)->whereNotNull('job')->pluck('id'))
+            ->get()
+            ->toBase();
 
-        return array_fill_keys(array_keys(array_filter(Today::openStates($open), static fn (BenchState $state): bool => $state->facts->tag !== null)), true);
+        return array_fill_keys(
+            array_keys(array_filter(
+                Today::openStates($open),
+                static fn (BenchState $state): bool => $state->facts->tag !== null,
+            )),
+            true,
+        );
     }
 
     private static function mark(stdClass $control, bool $isTagged): ControlMark

@@ -7,8 +7,8 @@ namespace App\Chain;
 use stdClass;
 
 /**
- * One text for one value, as RFC 8785 (JSON Canonicalization Scheme) has it: keys in the order of their UTF-16 code units, no blanks, and
- * numbers as ECMAScript writes them. What is hashed stays the same, whoever wrote it down anew.
+ * One text for one value, as RFC 8785 (JSON Canonicalization Scheme) has it: keys in the order of their UTF-16 code
+ * units, no blanks, and numbers as ECMAScript writes them. What is hashed stays the same, whoever wrote it down anew.
  */
 final readonly class CanonicalJson
 {
@@ -24,7 +24,10 @@ final readonly class CanonicalJson
             is_array($value) && array_is_list($value) => '['.implode(',', array_map(self::of(...), $value)).']',
             is_array($value) => self::object($value),
             is_float($value) => self::number($value),
-            default => json_encode($value, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_LINE_TERMINATORS | JSON_THROW_ON_ERROR),
+            default => json_encode(
+                $value,
+                JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_LINE_TERMINATORS | JSON_THROW_ON_ERROR,
+            ),
         };
     }
 
@@ -33,7 +36,13 @@ final readonly class CanonicalJson
     {
         // Among plain ASCII keys the order of the bytes is the order of the code units.
         preg_match('/[^\x00-\x7f]/', implode('', array_keys($pairs))) === 1
-            ? uksort($pairs, static fn (int|string $one, int|string $other): int => strcmp(self::units((string) $one), self::units((string) $other)))
+            ? uksort(
+                $pairs,
+                static fn (int|string $one, int|string $other): int => strcmp(
+                    self::units((string) $one),
+                    self::units((string) $other),
+                ),
+            )
             : ksort($pairs, SORT_STRING);
         $parts = [];
         foreach ($pairs as $key => $value) {
@@ -48,7 +57,9 @@ final readonly class CanonicalJson
         return mb_convert_encoding($key, 'UTF-16BE', 'UTF-8');
     }
 
-    /** The fewest digits that give the number back, which is what PHP writes too, set out as ECMAScript sets them out. */
+    /**
+     * The fewest digits that give the number back, which is what PHP writes too, set out as ECMAScript sets them out.
+     */
     private static function number(float $value): string
     {
         if ($value === 0.0) {
@@ -60,7 +71,8 @@ final readonly class CanonicalJson
         $length = strlen($digits);
 
         return $sign.match (true) {
-            $size >= self::LARGE || $size < self::SMALL => $digits[0].($length > 1 ? '.'.substr($digits, 1) : '').'e'.($exponent < 0 ? '-' : '+').abs($exponent),
+            $size >= self::LARGE || $size < self::SMALL => $digits[0].($length > 1 ? '.'.substr($digits, 1) : '').'e'
+                .($exponent < 0 ? '-' : '+').abs($exponent),
             $exponent < 0 => '0.'.str_repeat('0', -$exponent - 1).$digits,
             $length <= $exponent + 1 => $digits.str_repeat('0', $exponent + 1 - $length),
             default => substr($digits, 0, $exponent + 1).'.'.substr($digits, $exponent + 1),

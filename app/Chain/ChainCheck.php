@@ -33,7 +33,8 @@ final class ChainCheck
             $why = self::gap($isFirst ? null : $before, $row);
             $chain = Link::of($isFirst ? Link::NOTHING : $chain, (array) $row);
             if ($why !== null || $chain !== $row->chain) {
-                return ($why ?? 'This row was altered, or a row before it was added or taken out').': '.self::place($row).'.';
+                return ($why ?? 'This row was altered, or a row before it was added or taken out').': '
+                    .self::place($row).'.';
             }
             $before = $row;
         }
@@ -46,7 +47,11 @@ final class ChainCheck
     {
         [$visit, $seq] = [self::BEFORE_ALL, 0];
         do {
-            $rows = DB::table('entries')->where(static fn ($all) => $all->where('visit_id', '>', $visit)->orWhere(static fn ($same) => $same->where('visit_id', $visit)->where('seq', '>', $seq)))
+            $rows = DB::table('entries')->where(
+                static fn ($all) => $all
+                    ->where('visit_id', '>', $visit)
+                    ->orWhere(static fn ($same) => $same->where('visit_id', $visit)->where('seq', '>', $seq)),
+            )
                 ->orderBy('visit_id')->orderBy('seq')->limit(self::PIECE)->get([...Link::COLUMNS, 'chain']);
             foreach ($rows as $row) {
                 yield $row;
@@ -59,13 +64,23 @@ final class ChainCheck
     {
         $last = (int) ($before->seq ?? 0);
 
-        return (int) $row->seq === $last + 1 || (int) $row->seq === Link::FILED_CLOSING ? null : "After number {$last} a row was taken out before this one";
+        return (int) $row->seq === $last + 1 || (int) $row->seq === Link::FILED_CLOSING
+            ? null
+            : "After number {$last} a row was taken out before this one";
     }
 
     /** A closed job whose last rows are gone shows no break in what is left. */
     private static function withoutClosing(): ?string
     {
-        $job = DB::table('control_jobs')->whereNotNull('closed_at')->whereNotExists(static fn ($closing) => $closing->from('entries')->whereColumn('entries.job_id', 'control_jobs.id')->where('kind', EntryKind::Closed->value))->first(['id']);
+        $job = DB::table('control_jobs')
+            ->whereNotNull('closed_at')
+            ->whereNotExists(
+                static fn ($closing) => $closing
+                    ->from('entries')
+                    ->whereColumn('entries.job_id', 'control_jobs.id')
+                    ->where('kind', EntryKind::Closed->value),
+            )
+            ->first(['id']);
 
         return $job === null ? null : "Job {$job->id} is closed, and the row that closed it was taken out.";
     }
@@ -74,7 +89,10 @@ final class ChainCheck
     {
         foreach (ShopTables::PICTURES as $table => [$column]) {
             [$key] = ShopTables::EXPORTED[$table];
-            $id = DB::table($table)->where(static fn ($wrong) => $wrong->whereNull('sum')->orWhereRaw("`sum` <> sha2({$column}, 256)"))->orderBy($key)->value($key);
+            $id = DB::table($table)
+                ->where(static fn ($wrong) => $wrong->whereNull('sum')->orWhereRaw("`sum` <> sha2({$column}, 256)"))
+                ->orderBy($key)
+                ->value($key);
             if ($id !== null) {
                 return "The picture {$id} in {$table} is not the one that was taken in.";
             }
@@ -89,8 +107,13 @@ final class ChainCheck
 
     private static function place(stdClass $row): string
     {
-        $at = DB::table('visits')->join('machines', 'machines.id', '=', 'visits.machine_id')->where('visits.id', $row->visit_id)->value('tag');
+        $at = DB::table('visits')
+            ->join('machines', 'machines.id', '=', 'visits.machine_id')
+            ->where('visits.id', $row->visit_id)
+            ->value('tag');
 
-        return "entry {$row->id}, number {$row->seq} ({$row->kind}) of ".($row->job_id === null ? "visit {$row->visit_id}" : "job {$row->job_id}").' on '.(is_string($at) ? $at : 'no machine');
+        return "entry {$row->id}, number {$row->seq} ({$row->kind}) of "
+            .($row->job_id === null ? "visit {$row->visit_id}" : "job {$row->job_id}").' on '
+            .(is_string($at) ? $at : 'no machine');
     }
 }

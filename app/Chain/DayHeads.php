@@ -9,9 +9,9 @@ use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 
 /**
- * One number a day for all that was logged: the SHA-256 of the day before's, and of the last chain of each visit that was written in that
- * day. Written on paper, or kept in an export elsewhere, it shows later whether the log up to then is still the same. What came from lists
- * is left out: readings may be filed into it later.
+ * One number a day for all that was logged: the SHA-256 of the day before's, and of the last chain of each visit that
+ * was written in that day. Written on paper, or kept in an export elsewhere, it shows later whether the log up to then
+ * is still the same. What came from lists is left out: readings may be filed into it later.
  */
 final readonly class DayHeads
 {
@@ -21,8 +21,16 @@ final readonly class DayHeads
     public static function all(): array
     {
         $filed = DB::table('entries')->where('seq', '>=', Link::FILED_CLOSING)->distinct()->pluck('visit_id')->flip();
-        $last = DB::table('entries')->groupByRaw('date(received_at), visit_id')->selectRaw('date(received_at) as day, visit_id, max(seq) as seq');
-        $rows = DB::table('entries')->joinSub($last, 'last', static fn ($join) => $join->on('last.visit_id', '=', 'entries.visit_id')->on('last.seq', '=', 'entries.seq'))
+        $last = DB::table('entries')
+            ->groupByRaw('date(received_at), visit_id')
+            ->selectRaw('date(received_at) as day, visit_id, max(seq) as seq');
+        $rows = DB::table('entries')->joinSub(
+            $last,
+            'last',
+            static fn ($join) => $join
+                ->on('last.visit_id', '=', 'entries.visit_id')
+                ->on('last.seq', '=', 'entries.seq'),
+        )
             ->get(['last.day', 'entries.visit_id', 'entries.chain']);
         $days = [];
         foreach ($rows as $row) {

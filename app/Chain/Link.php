@@ -9,16 +9,21 @@ use App\Models\EntryRow;
 use Illuminate\Support\Collection;
 
 /**
- * Where an entry goes in its visit's chain. Each entry keeps the SHA-256 of the one before and of itself, so one that is altered, added or
- * taken out by hand no longer fits what follows it.
+ * Where an entry goes in its visit's chain. Each entry keeps the SHA-256 of the one before and of itself, so one that
+ * is altered, added or taken out by hand no longer fits what follows it.
  */
 final readonly class Link
 {
     /** What stands before the first entry of a visit. */
     public const NOTHING = '0000000000000000000000000000000000000000000000000000000000000000';
 
-    /** Columns that are bound, as they lie in the table. The rest follows from these (at_utc) or tells a repeat (digest, user_id). */
-    public const COLUMNS = ['id', 'visit_id', 'seq', 'job_id', 'kind', 'body', 'line', 'at', 'received_at', 'by', 'after', 'device'];
+    /**
+     * Columns that are bound, as they lie in the table. The rest follows from these (at_utc) or tells a repeat (digest,
+     * user_id).
+     */
+    public const COLUMNS = [
+        'id', 'visit_id', 'seq', 'job_id', 'kind', 'body', 'line', 'at', 'received_at', 'by', 'after', 'device',
+    ];
 
     /** The number of the closing entry of a job that came from a list: readings are filed in between later. */
     public const FILED_CLOSING = 1_000_000;
@@ -56,6 +61,9 @@ final readonly class Link
         $bound['body'] = json_decode((string) $row['body'], flags: JSON_THROW_ON_ERROR);
         $bound['by'] = json_decode((string) $row['by'], flags: JSON_THROW_ON_ERROR);
 
-        return hash('sha256', $before.CanonicalJson::of(array_filter($bound, static fn (mixed $value): bool => $value !== null)));
+        return hash(
+            'sha256',
+            $before.CanonicalJson::of(array_filter($bound, static fn (mixed $value): bool => $value !== null)),
+        );
     }
 }

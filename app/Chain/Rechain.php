@@ -6,13 +6,19 @@ namespace App\Chain;
 
 use Illuminate\Support\Facades\DB;
 
-/** Chains a visit anew from its first entry: for what an upgrade found without a chain, and for readings filed into a job that came from a list. */
+/**
+ * Chains a visit anew from its first entry: for what an upgrade found without a chain, and for readings filed into a
+ * job that came from a list.
+ */
 final readonly class Rechain
 {
     public static function visit(string $visit): void
     {
         $before = Link::NOTHING;
-        foreach (DB::table('entries')->where('visit_id', $visit)->orderBy('seq')->get([...Link::COLUMNS, 'chain']) as $row) {
+        foreach (DB::table('entries')->where('visit_id', $visit)->orderBy('seq')->get([
+            ...Link::COLUMNS,
+            'chain',
+        ]) as $row) {
             $before = Link::of($before, (array) $row);
             if ($row->chain !== $before) {
                 DB::table('entries')->where('id', $row->id)->update(['chain' => $before]);

@@ -46,7 +46,12 @@ final class BeginWorkshop extends Command
     private function firstLead(): void
     {
         $password = Str::password(16, symbols: false);
-        User::query()->create(['login' => 'lead', 'name' => 'Workshop lead', 'role' => Role::Lead, 'password' => $password]);
+        User::query()->create([
+            'login' => 'lead',
+            'name' => 'Workshop lead',
+            'role' => Role::Lead,
+            'password' => $password,
+        ]);
         $this->line('  The first lead signs in as lead with this password, shown only now:');
         $this->line("    {$password}");
     }

@@ -8,7 +8,10 @@ use App\Bench\NextLook;
 use App\Models\Machine;
 use Illuminate\Console\Command;
 
-/** The days on which controls fall due, worked out anew from log and meters: after an upgrade, whose rules may be others. */
+/**
+ * The days on which controls fall due, worked out anew from log and meters: after an upgrade, whose rules may be
+ * others.
+ */
 final class FindDue extends Command
 {
     protected $signature = 'workshop:due';

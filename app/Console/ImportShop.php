@@ -39,7 +39,9 @@ final class ImportShop extends Command
 
             return self::FAILURE;
         }
-        $report['kept'] ? $this->passwords() : $this->line('  All of it can be taken. Nothing was kept: this was a preview.');
+        $report['kept']
+            ? $this->passwords()
+            : $this->line('  All of it can be taken. Nothing was kept: this was a preview.');
 
         return self::SUCCESS;
     }

@@ -25,12 +25,18 @@ final class SimulateGauges extends Command
         foreach (GaugeBridge::query()->whereNull('ended_at')->where('name', self::NAME)->get() as $before) {
             Bridges::end($before, $lead);
         }
-        [$folder, $server, $port] = array_map(fn (string $name): string => is_string($said = $this->argument($name)) ? $said : '', ['folder', 'server', 'port']);
+        [$folder, $server, $port] = array_map(
+            fn (string $name): string => is_string($said = $this->argument($name)) ? $said : '',
+            ['folder', 'server', 'port'],
+        );
         $authority = $this->option('authority');
         file_put_contents("{$folder}/gauges.json", json_encode([
             'server' => $server, 'token' => Bridges::add(self::NAME, $lead),
             ...(is_string($authority) ? ['authority' => $authority] : []),
-            'gauges' => [['instrument' => 'caliper-1', 'port' => "{$folder}/caliper"], ['instrument' => 'pull-500', 'address' => "127.0.0.1:{$port}", 'records' => true]],
+            'gauges' => [
+                ['instrument' => 'caliper-1', 'port' => "{$folder}/caliper"],
+                ['instrument' => 'pull-500', 'address' => "127.0.0.1:{$port}", 'records' => true],
+            ],
         ], JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES));
 
         return self::SUCCESS;

@@ -26,7 +26,9 @@ final class VerifyLog extends Command
         }
         $check = new ChainCheck;
         $why = $check->complaint();
-        $this->line($why ?? "{$check->entries} entries in {$check->visits} visits, each as it was written. Pictures too.");
+        $this->line(
+            $why ?? "{$check->entries} entries in {$check->visits} visits, each as it was written. Pictures too.",
+        );
         $this->line("Head of the log on {$day}: ".DayHeads::on($day));
 
         return $why === null ? self::SUCCESS : self::FAILURE;

@@ -33,8 +33,15 @@ final readonly class CableExport extends TableExport
     {
         assert($row instanceof CableRow);
         $said = $row->asWritten();
-        $said['adjusters'] = $said['adjusters'] === [] ? CableImport::NONE : (is_array($said['adjusters']) ? implode(' ', $said['adjusters']) : null);
+        $said['adjusters'] = $said['adjusters'] === []
+            ? CableImport::NONE
+            : (is_array($said['adjusters']) ? implode(' ', $said['adjusters']) : null);
 
-        return array_map(static fn (string $column): string|int|float|null => is_scalar($said[$column]) && ! is_bool($said[$column]) ? $said[$column] : null, CableImport::COLUMNS);
+        return array_map(
+            static fn (string $column): string|int|float|null => is_scalar($said[$column]) && ! is_bool($said[$column])
+                ? $said[$column]
+                : null,
+            CableImport::COLUMNS,
+        );
     }
 }

@@ -14,7 +14,10 @@ use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Wire\DiagnosisCodec;
 use VividPull\Core\Wire\Node;
 
-/** How often another workshop found each cause. Of each cause it takes the place of what was taken in before, so the same file again changes nothing. */
+/**
+ * How often another workshop found each cause. Of each cause it takes the place of what was taken in before, so the
+ * same file again changes nothing.
+ */
 final class CauseImport implements LineImport
 {
     public const FORMAT = 'vivid-pull/causes@1';
@@ -47,15 +50,21 @@ final class CauseImport implements LineImport
     public function consider(array $row): ?object
     {
         $jobs = $row['jobs'] ?? null;
-        $node = Node::of(['jobs' => is_string($jobs) && ctype_digit(trim($jobs)) ? (int) trim($jobs) : $jobs] + $row)->object(['family', 'cause', 'jobs'], ['label']);
+        $node = Node::of(
+            ['jobs' => is_string($jobs) && ctype_digit(trim($jobs)) ? (int) trim($jobs) : $jobs] + $row,
+        )->object(['family', 'cause', 'jobs'], ['label']);
         $family = $node->at('family')->enum(FamilyKey::class);
         $cause = DiagnosisCodec::cause($node->at('cause'), Causes::of($family));
         $found = $node->at('jobs')->integer(0, DiagnosisCodec::MOST_COUNTED);
         $name = "{$family->value} {$cause}";
-        isset($this->seen[$name]) ? throw Refused::because("{$name} stands in the file twice.") : $this->seen[$name] = true;
+        isset($this->seen[$name])
+            ? throw Refused::because("{$name} stands in the file twice.")
+            : $this->seen[$name] = true;
         $counts = $this->counts[$family->value] ??= CauseCounts::of($family);
 
-        return $counts->elsewhere($cause) === $found ? null : (object) ['family' => $family, 'cause' => $cause, 'jobs' => $found];
+        return $counts->elsewhere($cause) === $found
+            ? null
+            : (object) ['family' => $family, 'cause' => $cause, 'jobs' => $found];
     }
 
     public function write(array $taken): void

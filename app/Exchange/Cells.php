@@ -74,14 +74,20 @@ final readonly class Cells
         }
         $plain = str_replace(',', '.', $text);
 
-        return preg_match('/^[+\-]?\d+(\.\d+)?(e[+\-]?\d+)?$/i', $plain) === 1 && is_finite((float) $plain) ? (float) $plain : throw Refused::because("{$name}: ".Quoted::text($text).' is no number.');
+        return preg_match('/^[+\-]?\d+(\.\d+)?(e[+\-]?\d+)?$/i', $plain) === 1 && is_finite((float) $plain)
+            ? (float) $plain
+            : throw Refused::because("{$name}: ".Quoted::text($text).' is no number.');
     }
 
     public function whole(string $name): int
     {
         $text = (string) preg_replace('/\s+/u', '', $this->cells[$name] ?? '');
 
-        return preg_match('/^\d{1,7}$/', $text) === 1 ? (int) $text : throw Refused::because("{$name}: ".Quoted::text($this->cells[$name] ?? '').' is no whole number of a meter.');
+        return preg_match('/^\d{1,7}$/', $text) === 1
+            ? (int) $text
+            : throw Refused::because(
+                "{$name}: ".Quoted::text($this->cells[$name] ?? '').' is no whole number of a meter.',
+            );
     }
 
     public function day(string $name): ?string
@@ -105,7 +111,14 @@ final readonly class Cells
         $text = $this->text($name, 40);
 
         return $text === null ? null : $enum::tryFrom($text)
-            ?? throw Refused::because("{$name}: ".Quoted::text($text).' is not one of: '.implode(', ', array_map(static fn (BackedEnum $one): string => (string) $one->value, $enum::cases())).'.');
+            ?? throw Refused::because(
+                "{$name}: ".Quoted::text($text).' is not one of: '
+                    .implode(
+                        ', ',
+                        array_map(static fn (BackedEnum $one): string => (string) $one->value, $enum::cases()),
+                    )
+                    .'.',
+            );
     }
 
     /** @param  string  $hint  what to do about one that is none */

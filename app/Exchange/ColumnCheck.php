@@ -13,11 +13,19 @@ use VividPull\Core\Errors\Quoted;
 final readonly class ColumnCheck
 {
     /** Columns that came after shops had been exported without them. */
-    private const SINCE = [['entries', 'device'], ['entries', 'chain'], ['photos', 'sum'], ['spec_sketches', 'sum'], ['audits', 'subject'], ['users', 'lengths'], ['users', 'forces'], ['users', 'speeds'], ['users', 'decimals']];
+    private const SINCE = [
+        ['entries', 'device'], ['entries', 'chain'], ['photos', 'sum'], ['spec_sketches', 'sum'], ['audits', 'subject'],
+        ['users', 'lengths'], ['users', 'forces'], ['users', 'speeds'], ['users', 'decimals'],
+    ];
 
     private const MOMENT = '/^(\d{4})-(\d{2})-(\d{2})(?: ([01]\d|2[0-3]):[0-5]\d:[0-5]\d(?:\.\d{1,3})?)?$/';
 
-    private const RANGES = ['bigint' => [0, PHP_INT_MAX], 'int' => [-2_147_483_648, 4_294_967_295], 'smallint' => [0, 65_535], 'tinyint' => [0, 1]];
+    private const RANGES = [
+        'bigint' => [0, PHP_INT_MAX],
+        'int' => [-2_147_483_648, 4_294_967_295],
+        'smallint' => [0, 65_535],
+        'tinyint' => [0, 1],
+    ];
 
     /** @param  array<string, array{type: string, full: string, nullable: bool}>  $columns */
     private function __construct(private string $table, private array $columns) {}
@@ -26,7 +34,11 @@ final readonly class ColumnCheck
     {
         $columns = [];
         foreach (Schema::getColumns($table) as $column) {
-            $columns[$column['name']] = ['type' => $column['type_name'], 'full' => $column['type'], 'nullable' => $column['nullable']];
+            $columns[$column['name']] = [
+                'type' => $column['type_name'],
+                'full' => $column['type'],
+                'nullable' => $column['nullable'],
+            ];
         }
         $wanted = ShopTables::columns($table, array_keys($columns));
 
@@ -86,12 +98,18 @@ final readonly class ColumnCheck
     {
         [$least, $most] = self::RANGES[$type];
 
-        return is_int($value) && $value >= $least && $value <= $most ? null : 'this is no whole number from '.$least.' to '.$most.'.';
+        return is_int($value) && $value >= $least && $value <= $most
+            ? null
+            : 'this is no whole number from '.$least.' to '.$most.'.';
     }
 
     private static function moment(mixed $value): ?string
     {
-        return is_string($value) && preg_match(self::MOMENT, $value, $part) === 1 && checkdate((int) $part[2], (int) $part[3], (int) $part[1]) ? null : 'this is no moment, such as 2026-03-31 08:15:00.';
+        return is_string($value)
+            && preg_match(self::MOMENT, $value, $part) === 1
+            && checkdate((int) $part[2], (int) $part[3], (int) $part[1])
+            ? null
+            : 'this is no moment, such as 2026-03-31 08:15:00.';
     }
 
     private static function text(string $type, mixed $value): ?string

@@ -8,8 +8,9 @@ use Generator;
 use VividPull\Core\Errors\Refused;
 
 /**
- * CSV as RFC 4180 has it, out; and as spreadsheets write it, in: with a byte order mark, semicolons or tabs, decimal commas, and either
- * end of line. A cell that a spreadsheet would take for a formula goes out behind an apostrophe and comes in without it.
+ * CSV as RFC 4180 has it, out; and as spreadsheets write it, in: with a byte order mark, semicolons or tabs, decimal
+ * commas, and either end of line. A cell that a spreadsheet would take for a formula goes out behind an apostrophe and
+ * comes in without it.
  */
 final readonly class Csv
 {
@@ -28,7 +29,13 @@ final readonly class Csv
     public static function write($out, array $cells, bool $forSpreadsheet = false): void
     {
         $mark = $forSpreadsheet ? ';' : ',';
-        $text = implode($mark, array_map(static fn (string|int|float|null $cell): string => self::cell($cell, $mark, $forSpreadsheet), $cells));
+        $text = implode(
+            $mark,
+            array_map(
+                static fn (string|int|float|null $cell): string => self::cell($cell, $mark, $forSpreadsheet),
+                $cells,
+            ),
+        );
         fwrite($out, "{$text}\r\n");
     }
 
@@ -56,7 +63,10 @@ final readonly class Csv
         $first = $first === false ? '' : $first;
         $bare = str_starts_with($first, self::BOM) ? substr($first, 3) : $first;
         $mark = self::mark($bare);
-        $names = array_map(static fn (?string $name): string => trim(mb_strtolower((string) $name)), str_getcsv(rtrim($bare, "\r\n"), $mark, '"', ''));
+        $names = array_map(
+            static fn (?string $name): string => trim(mb_strtolower((string) $name)),
+            str_getcsv(rtrim($bare, "\r\n"), $mark, '"', ''),
+        );
         self::mustKnow($names, $columns);
         $line = 1;
         while (($cells = fgetcsv($in, self::LONGEST_LINE, $mark, '"', '')) !== false) {
@@ -82,7 +92,9 @@ final readonly class Csv
             $text = "'{$text}";
         }
 
-        return strpbrk($text, "\"\r\n{$mark}") === false && trim($text) === $text ? $text : '"'.str_replace('"', '""', $text).'"';
+        return strpbrk($text, "\"\r\n{$mark}") === false && trim($text) === $text
+            ? $text
+            : '"'.str_replace('"', '""', $text).'"';
     }
 
     private static function number(float $value, bool $forSpreadsheet): string
@@ -100,7 +112,11 @@ final readonly class Csv
     /** What parts the cells: whatever the first line has most of. */
     private static function mark(string $first): string
     {
-        $counts = [',' => substr_count($first, ','), ';' => substr_count($first, ';'), "\t" => substr_count($first, "\t")];
+        $counts = [
+            ',' => substr_count($first, ','),
+            ';' => substr_count($first, ';'),
+            "\t" => substr_count($first, "\t"),
+        ];
         arsort($counts);
 
         return array_key_first($counts);
@@ -115,7 +131,10 @@ final readonly class Csv
         $unknown = array_diff($names, $columns);
         if ($names === [''] || $unknown !== []) {
             $what = mb_convert_encoding(mb_substr(implode(', ', $unknown), 0, 80), 'UTF-8', 'UTF-8');
-            throw Refused::because(($names === [''] ? 'This file is empty.' : "Its first line names “{$what}”, which is no column here.").' Columns are: '.implode(', ', $columns).'.');
+            throw Refused::because(
+                ($names === [''] ? 'This file is empty.' : "Its first line names “{$what}”, which is no column here.")
+                    .' Columns are: '.implode(', ', $columns).'.',
+            );
         }
         if (count(array_unique($names)) !== count($names)) {
             throw Refused::because('Its first line names a column twice.');

@@ -19,14 +19,27 @@ final readonly class FiledEntry
      * @param  string  $at  as their clock showed it, with its offset
      * @return array<string, mixed> a row of the log
      */
-    public static function row(string $id, string $job, string $visit, int $seq, EntryKind $kind, array $body, string $at, string $name, User $by): array
-    {
+    public static function row(
+        string $id,
+        string $job,
+        string $visit,
+        int $seq,
+        EntryKind $kind,
+        array $body,
+        string $at,
+        string $name,
+        User $by,
+    ): array {
         $text = (string) json_encode($body, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
 
         return [
-            'id' => $id, 'visit_id' => $visit, 'seq' => $seq, 'job_id' => $job, 'kind' => $kind->value, 'body' => $text, 'line' => null,
-            'at' => $at, 'at_utc' => CarbonImmutable::parse($at)->utc()->format(self::INSTANT), 'received_at' => CarbonImmutable::now()->utc()->format(self::INSTANT),
-            'user_id' => $by->id, 'by' => (string) json_encode(self::author($name), JSON_UNESCAPED_UNICODE), 'after' => null, 'digest' => hash('sha256', $text),
+            'id' => $id, 'visit_id' => $visit, 'seq' => $seq, 'job_id' => $job, 'kind' => $kind->value, 'body' => $text,
+            'line' => null,
+            'at' => $at, 'at_utc' => CarbonImmutable::parse($at)
+                ->utc()
+                ->format(self::INSTANT), 'received_at' => CarbonImmutable::now()->utc()->format(self::INSTANT),
+            'user_id' => $by->id, 'by' => (string) json_encode(self::author($name), JSON_UNESCAPED_UNICODE),
+            'after' => null, 'digest' => hash('sha256', $text),
         ];
     }
 

@@ -32,11 +32,24 @@ final readonly class HistoryExport extends TableExport
     {
         $after = ['1000-01-01 00:00:00', ''];
         do {
-            $piece = DB::table('control_jobs')->join('controls', 'controls.id', '=', 'control_jobs.control_id')->join('machines', 'machines.id', '=', 'controls.machine_id')
-                ->join('entries', static fn ($join) => $join->on('entries.job_id', '=', 'control_jobs.id')->where('entries.kind', 'closed'))
-                ->whereNotNull('control_jobs.closed_at')->whereRaw('(control_jobs.closed_at > ? or (control_jobs.closed_at = ? and cast(control_jobs.id as char) > ?))', [$after[0], $after[0], $after[1]])
+            $piece = DB::table('control_jobs')
+                ->join('controls', 'controls.id', '=', 'control_jobs.control_id')
+                ->join('machines', 'machines.id', '=', 'controls.machine_id')
+                ->join(
+                    'entries',
+                    static fn ($join) => $join
+                        ->on('entries.job_id', '=', 'control_jobs.id')
+                        ->where('entries.kind', 'closed'),
+                )
+                ->whereNotNull('control_jobs.closed_at')->whereRaw(
+                    '(control_jobs.closed_at > ? or (control_jobs.closed_at = ? and cast(control_jobs.id as char) > ?))',
+                    [$after[0], $after[0], $after[1]],
+                )
                 ->orderBy('control_jobs.closed_at')->orderByRaw('cast(control_jobs.id as char)')->limit(self::PIECE)
-                ->get(['control_jobs.id', 'control_jobs.usage_reading', 'control_jobs.closed_at', 'machines.tag', 'controls.key', 'entries.at', 'entries.body', 'entries.by']);
+                ->get([
+                    'control_jobs.id', 'control_jobs.usage_reading', 'control_jobs.closed_at', 'machines.tag',
+                    'controls.key', 'entries.at', 'entries.body', 'entries.by',
+                ]);
             yield from $piece;
             $last = $piece->last();
             $after = $last === null ? $after : [(string) $last->closed_at, (string) $last->id];
@@ -48,14 +61,24 @@ final readonly class HistoryExport extends TableExport
         assert($row instanceof stdClass);
         $body = json_decode((string) $row->body, true);
         $record = $body['record'] ?? [];
-        $u = static fn (?array $one): ?float => $one === null ? null : (float) ($one['standard_mm'] ?? KeptReading::standard((float) $one['expanded_mm']));
+        $u = static fn (?array $one): ?float => $one === null
+            ? null
+            : (float) ($one['standard_mm'] ?? KeptReading::standard((float) $one['expanded_mm']));
 
         return HistoryRow::from([
-            'job' => $row->id, 'machine' => $row->tag, 'control' => $row->key, 'day' => substr((string) $row->at, 0, 10), 'usage' => (int) $row->usage_reading,
-            'point' => $record['point'] ?? null, 'engine' => $record['found']['engine'] ?? $record['left']['engine'] ?? null,
-            'found_mm' => $record['found']['mm'] ?? null, 'found_u_mm' => $u($record['found'] ?? null), 'left_mm' => $record['left']['mm'] ?? null, 'left_u_mm' => $u($record['left'] ?? null),
-            'outcome' => $body['outcome'], 'reason' => mb_substr((string) ($record['by_choice'] ?? $record['tag'] ?? ''), 0, 300), 'parts' => implode(' ', $record['parts'] ?? []),
-            'given_before_mm' => $record['given_before_mm'] ?? null, 'next_check' => $body['next_check'] ?? null, 'signed_by' => json_decode((string) $row->by, true)['name'],
+            'job' => $row->id, 'machine' => $row->tag, 'control' => $row->key,
+            'day' => substr((string) $row->at, 0, 10), 'usage' => (int) $row->usage_reading,
+            'point' => $record['point'] ?? null,
+            'engine' => $record['found']['engine'] ?? $record['left']['engine'] ?? null,
+            'found_mm' => $record['found']['mm']
+                ?? null, 'found_u_mm' => $u($record['found'] ?? null), 'left_mm' => $record['left']['mm']
+                ?? null, 'left_u_mm' => $u($record['left'] ?? null),
+            'outcome' => $body['outcome'],
+            'reason' => mb_substr((string) ($record['by_choice'] ?? $record['tag'] ?? ''), 0, 300),
+            'parts' => implode(' ', $record['parts'] ?? []),
+            'given_before_mm' => $record['given_before_mm']
+                ?? null, 'next_check' => $body['next_check']
+                ?? null, 'signed_by' => json_decode((string) $row->by, true)['name'],
         ])->cells();
     }
 }

@@ -25,8 +25,8 @@ use VividPull\Core\Spec\DecisionRule;
 use VividPull\Core\Spec\SpecBand;
 
 /**
- * Jobs that were done before the bench was here, or on another one: each line becomes a closed job that says where it comes from, and
- * the wear story goes on from it.
+ * Jobs that were done before the bench was here, or on another one: each line becomes a closed job that says where it
+ * comes from, and the wear story goes on from it.
  */
 final class HistoryImport implements LineImport
 {
@@ -34,7 +34,10 @@ final class HistoryImport implements LineImport
 
     private const PIECE = 200;
 
-    /** @var array<string, array{control: int, machine: int, spec: int, frame: string, say: string, source: string, point: string|null, band: SpecBand|null, rule: DecisionRule}> */
+    /**
+     * @var array<string, array{control: int, machine: int, spec: int, frame: string, say: string, source: string,
+     *     point: string|null, band: SpecBand|null, rule: DecisionRule}>
+     */
     private array $controls = [];
 
     /** @var list<array<string, mixed>>|null every instrument there is or was: readings of these jobs may name them */
@@ -71,7 +74,9 @@ final class HistoryImport implements LineImport
             throw Refused::because("day: {$line->day} is not between ".self::EARLIEST.' and today.');
         }
         if ($line->point !== null && $control['point'] !== null && $line->point->value !== $control['point']) {
-            throw Refused::because("point: {$line->machine} {$line->control} is held against a figure at the {$control['point']}; a figure read elsewhere cannot stand beside it.");
+            throw Refused::because(
+                "point: {$line->machine} {$line->control} is held against a figure at the {$control['point']}; a figure read elsewhere cannot stand beside it.",
+            );
         }
         if (isset($this->seen[$line->job])) {
             throw Refused::because('This line stands in the file already.');
@@ -79,7 +84,9 @@ final class HistoryImport implements LineImport
         $this->seen[$line->job] = true;
         $standing = ControlJob::query()->where('id', $line->job)->first(['id', 'control_id']);
         if ($standing !== null) {
-            return $standing->control_id === $control['control'] ? null : throw Refused::because('job: this id stands for a job on another control.');
+            return $standing->control_id === $control['control']
+                ? null
+                : throw Refused::because('job: this id stands for a job on another control.');
         }
 
         return $line;
@@ -96,12 +103,43 @@ final class HistoryImport implements LineImport
                 $at = CarbonImmutable::parse("{$line->day} 12:00:00", 'UTC');
                 $moment = $at->format('Y-m-d H:i:s.v');
                 $visit = Uuid::uuid5($line->job, 'visit')->toString();
-                $visits[] = ['id' => $visit, 'machine_id' => $control['machine'], 'opened_at' => $moment, 'closed_at' => $moment];
-                $jobs[] = ['id' => $line->job, 'visit_id' => $visit, 'control_id' => $control['control'], 'spec_version_id' => $control['spec'], 'open_control_id' => null,
-                    'frame' => $control['frame'], 'usage_reading' => $line->usage, 'opened_at' => $moment, 'closed_at' => $moment];
+                $visits[] = [
+                    'id' => $visit,
+                    'machine_id' => $control['machine'],
+                    'opened_at' => $moment,
+                    'closed_at' => $moment,
+                ];
+                $jobs[] = [
+                    'id' => $line->job,
+                    'visit_id' => $visit,
+                    'control_id' => $control['control'],
+                    'spec_version_id' => $control['spec'],
+                    'open_control_id' => null,
+                    'frame' => $control['frame'],
+                    'usage_reading' => $line->usage,
+                    'opened_at' => $moment,
+                    'closed_at' => $moment,
+                ];
                 $chain = Link::NOTHING;
-                foreach ([[1, EntryKind::Opened, ['control' => "{$line->machine} {$line->control}", 'standing' => ['shelf' => $this->shelf()]]], [Link::FILED_CLOSING, EntryKind::Closed, $this->closing($line, $control)]] as [$seq, $kind, $body]) {
-                    $row = FiledEntry::row(Uuid::uuid5($line->job, $kind->value)->toString(), $line->job, $visit, $seq, $kind, $body, $at->toIso8601String(), $line->signedBy, $this->by);
+                foreach ([
+                    [
+                        1,
+                        EntryKind::Opened,
+                        ['control' => "{$line->machine} {$line->control}", 'standing' => ['shelf' => $this->shelf()]],
+                    ],
+                    [Link::FILED_CLOSING, EntryKind::Closed, $this->closing($line, $control)],
+                ] as [$seq, $kind, $body]) {
+                    $row = FiledEntry::row(
+                        Uuid::uuid5($line->job, $kind->value)->toString(),
+                        $line->job,
+                        $visit,
+                        $seq,
+                        $kind,
+                        $body,
+                        $at->toIso8601String(),
+                        $line->signedBy,
+                        $this->by,
+                    );
                     $entries[] = ['chain' => $chain = Link::of($chain, $row)] + $row;
                 }
             }
@@ -119,7 +157,10 @@ final class HistoryImport implements LineImport
             $closed = ControlPast::of($control)->closed();
             $newest = $closed[count($closed) - 1] ?? null;
             if ($newest !== null && ($control->summary->at ?? '') < $newest->closed_at?->toIso8601String()) {
-                $entry = EntryRow::query()->where('job_id', $newest->id)->where('kind', EntryKind::Closed->value)->firstOrFail();
+                $entry = EntryRow::query()
+                    ->where('job_id', $newest->id)
+                    ->where('kind', EntryKind::Closed->value)
+                    ->firstOrFail();
                 $control->forceFill(['summary' => ControlSummary::filed($entry)])->save();
             }
             NextLook::refresh($control);
@@ -129,26 +170,46 @@ final class HistoryImport implements LineImport
     /** @return list<array<string, mixed>> */
     private function shelf(): array
     {
-        return $this->shelf ??= array_values(Instrument::query()->orderBy('place')->orderBy('id')->get()->filter(static fn (Instrument $one): bool => $one->readsPlay())->map(static fn (Instrument $one): array => $one->asWritten())->all());
+        return $this->shelf ??= array_values(
+            Instrument::query()
+                ->orderBy('place')
+                ->orderBy('id')
+                ->get()
+                ->filter(static fn (Instrument $one): bool => $one->readsPlay())
+                ->map(static fn (Instrument $one): array => $one->asWritten())
+                ->all(),
+        );
     }
 
-    /** @return array{control: int, machine: int, spec: int, frame: string, say: string, source: string, point: string|null, band: SpecBand|null, rule: DecisionRule} */
+    /**
+     * @return array{control: int, machine: int, spec: int, frame: string, say: string, source: string, point:
+     *     string|null, band: SpecBand|null, rule: DecisionRule}
+     */
     private function control(HistoryRow $line): array
     {
         return $this->controls["{$line->machine}/{$line->control}"] ??= $this->find($line);
     }
 
-    /** @return array{control: int, machine: int, spec: int, frame: string, say: string, source: string, point: string|null, band: SpecBand|null, rule: DecisionRule} */
+    /**
+     * @return array{control: int, machine: int, spec: int, frame: string, say: string, source: string, point:
+     *     string|null, band: SpecBand|null, rule: DecisionRule}
+     */
     private function find(HistoryRow $line): array
     {
         $control = Control::query()->with(['machine', 'specVersion'])->where('key', $line->control)
-            ->whereHas('machine', static fn ($machines) => $machines->where('tag', $line->machine))->first() ?? throw Refused::because("No {$line->control} hangs here on {$line->machine}.");
+            ->whereHas('machine', static fn ($machines) => $machines->where('tag', $line->machine))->first()
+                ?? throw Refused::because("No {$line->control} hangs here on {$line->machine}.");
         $spec = $control->spec();
 
         return [
             'control' => $control->id, 'machine' => $control->machine_id, 'spec' => $control->spec_version_id,
-            'frame' => (string) json_encode(['spec' => $control->specVersion->body, 'run' => $control->run], JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
-            'say' => $spec->say(), 'source' => $spec->source->say(), 'point' => $spec->aim?->point->value, 'band' => $spec->aim?->band, 'rule' => $spec->rule,
+            'frame' => (string) json_encode(
+                ['spec' => $control->specVersion->body, 'run' => $control->run],
+                JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+            ),
+            'say' => $spec
+                ->say(), 'source' => $spec->source
+                ->say(), 'point' => $spec->aim?->point->value, 'band' => $spec->aim?->band, 'rule' => $spec->rule,
         ];
     }
 
@@ -160,7 +221,8 @@ final class HistoryImport implements LineImport
     {
         return [
             'record' => [
-                'engine' => ImportedRecord::HISTORY, 'point' => $line->point->value ?? $control['point'], 'spec' => $control['say'], 'source' => $control['source'],
+                'engine' => ImportedRecord::HISTORY, 'point' => $line->point->value
+                    ?? $control['point'], 'spec' => $control['say'], 'source' => $control['source'],
                 'found' => self::reading($line->found, $line->foundU, $line, $control),
                 'left' => self::reading($line->left, $line->leftU, $line, $control),
                 'given_before_mm' => $line->given,
@@ -184,7 +246,17 @@ final class HistoryImport implements LineImport
         }
         $judged = $control['band'] === null ? null : Rejudged::by($control['band'], $control['rule'], $mm, $standard);
 
-        return ['mm' => $mm, 'standard_mm' => $standard, 'expanded_mm' => KeptReading::expanded($standard), 'engine' => $line->engine?->value, 'instrument' => 'from history', 'overdue_since' => null,
-            'converted_from' => null, 'verdict' => $judged->kind->value ?? 'not_judged', 'sentence' => 'From history', 'chance_inside' => $judged?->chance];
+        return [
+            'mm' => $mm,
+            'standard_mm' => $standard,
+            'expanded_mm' => KeptReading::expanded($standard),
+            'engine' => $line->engine?->value,
+            'instrument' => 'from history',
+            'overdue_since' => null,
+            'converted_from' => null,
+            'verdict' => $judged->kind->value ?? 'not_judged',
+            'sentence' => 'From history',
+            'chance_inside' => $judged?->chance,
+        ];
     }
 }

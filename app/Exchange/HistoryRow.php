@@ -17,7 +17,10 @@ use VividPull\Core\Spec\EngineHeat;
 /** One closed job as a line of history: what was found and left, at what use, by whom. */
 final readonly class HistoryRow
 {
-    public const COLUMNS = ['job', 'machine', 'control', 'day', 'usage', 'point', 'engine', 'found_mm', 'found_u_mm', 'left_mm', 'left_u_mm', 'outcome', 'reason', 'parts', 'given_before_mm', 'next_check', 'signed_by'];
+    public const COLUMNS = [
+        'job', 'machine', 'control', 'day', 'usage', 'point', 'engine', 'found_mm', 'found_u_mm', 'left_mm',
+        'left_u_mm', 'outcome', 'reason', 'parts', 'given_before_mm', 'next_check', 'signed_by',
+    ];
 
     private const NAMESPACE = '6ba7b812-9dad-11d1-80b4-00c04fd430c8';
 
@@ -64,10 +67,12 @@ final readonly class HistoryRow
         [$this->found, $this->left] = [$cells->mm('found_mm'), $cells->mm('left_mm')];
         $machine = $cells->text('machine', 20) ?? throw Refused::because('machine: which tag?');
         $this->machine = mb_strtoupper($machine);
-        $this->control = $cells->text('control', 40) ?? throw Refused::because('control: which one, by its short name?');
+        $this->control = $cells->text('control', 40)
+            ?? throw Refused::because('control: which one, by its short name?');
         $this->day = $cells->day('day') ?? throw Refused::because('day: when was it?');
         $this->usage = $cells->whole('usage');
-        $this->job = $cells->uuid('job', 'Leave it empty for a line from elsewhere.') ?? self::idOf([$machine, $this->control, $this->day, $this->usage, $this->found, $this->left]);
+        $this->job = $cells->uuid('job', 'Leave it empty for a line from elsewhere.')
+            ?? self::idOf([$machine, $this->control, $this->day, $this->usage, $this->found, $this->left]);
         $this->point = $cells->enum('point', ReadingPoint::class);
         $this->engine = $cells->enum('engine', EngineHeat::class);
         $this->foundU = $this->found === null ? null : $cells->mm('found_u_mm') ?? KeptReading::USUAL_STANDARD_MM;
@@ -95,8 +100,25 @@ final readonly class HistoryRow
     /** @return list<string|int|float|null> in the order of the columns */
     public function cells(): array
     {
-        return [$this->job, $this->machine, $this->control, $this->day, $this->usage, $this->point?->value, $this->engine?->value, $this->found, $this->foundU, $this->left, $this->leftU,
-            $this->outcome->value, $this->reason, implode(' ', array_map(static fn (Part $one): string => $one->value, $this->parts)), $this->given, $this->nextCheck, $this->signedBy];
+        return [
+            $this->job,
+            $this->machine,
+            $this->control,
+            $this->day,
+            $this->usage,
+            $this->point?->value,
+            $this->engine?->value,
+            $this->found,
+            $this->foundU,
+            $this->left,
+            $this->leftU,
+            $this->outcome->value,
+            $this->reason,
+            implode(' ', array_map(static fn (Part $one): string => $one->value, $this->parts)),
+            $this->given,
+            $this->nextCheck,
+            $this->signedBy,
+        ];
     }
 
     /** @return array<string, string|int|float|null> */
@@ -109,7 +131,12 @@ final readonly class HistoryRow
     {
         $given = $cells->number('given_before_mm') ?? 0.0;
 
-        return abs($given) <= self::MOST_GIVEN ? $given : throw Refused::because('given_before_mm: '.Quoted::text((string) $cells->text('given_before_mm', 40)).' is more than a cable can give.');
+        return abs($given) <= self::MOST_GIVEN
+            ? $given
+            : throw Refused::because(
+                'given_before_mm: '.Quoted::text((string) $cells->text('given_before_mm', 40))
+                    .' is more than a cable can give.',
+            );
     }
 
     /** @return list<Part> */
@@ -117,7 +144,14 @@ final readonly class HistoryRow
     {
         $words = preg_split('/[\s,;]+/', $cells->text('parts', 120) ?? '', -1, PREG_SPLIT_NO_EMPTY);
 
-        return array_map(static fn (string $word): Part => Part::tryFrom($word) ?? throw Refused::because('parts: '.Quoted::text($word).' is none of: '.implode(', ', array_column(Part::cases(), 'value')).'.'), $words === false ? [] : $words);
+        return array_map(
+            static fn (string $word): Part => Part::tryFrom($word)
+                ?? throw Refused::because(
+                    'parts: '.Quoted::text($word).' is none of: '.implode(', ', array_column(Part::cases(), 'value'))
+                        .'.',
+                ),
+            $words === false ? [] : $words,
+        );
     }
 
     /**

@@ -14,7 +14,10 @@ use Throwable;
 use VividPull\Core\Errors\CoreError;
 use VividPull\Core\Errors\Refused;
 
-/** An import in two steps: every line is considered and the rejected ones named; then, if somebody says so, the rest is written at once. */
+/**
+ * An import in two steps: every line is considered and the rejected ones named; then, if somebody says so, the rest is
+ * written at once.
+ */
 final class Importing
 {
     private const MOST_NAMED = 200;
@@ -43,7 +46,12 @@ final class Importing
 
     public static function run(ImportFile $import): void
     {
-        self::guarded($import, 'running', 'done', static fn (self $one) => DB::transaction(static fn () => $one->takeIn()));
+        self::guarded(
+            $import,
+            'running',
+            'done',
+            static fn (self $one) => DB::transaction(static fn () => $one->takeIn()),
+        );
     }
 
     /** @param  callable(self): mixed  $do */
@@ -53,13 +61,33 @@ final class Importing
         $one = new self($import, ImportKind::from($import->kind)->import(User::query()->findOrFail($import->user_id)));
         try {
             $do($one);
-            $import->forceFill(['state' => $after, 'lines' => $one->lines, 'report' => $one->report(), 'finished_at' => CarbonImmutable::now()])->save();
+            $import
+                ->forceFill([
+                    'state' => $after,
+                    'lines' => $one->lines,
+                    'report' => $one->report(),
+                    'finished_at' => CarbonImmutable::now(),
+                ])
+                ->save();
         } catch (CoreError $e) {
-            $import->forceFill(['state' => 'failed', 'report' => ['sentence' => $e->getMessage()] + $one->report(), 'finished_at' => CarbonImmutable::now()])->save();
+            $import
+                ->forceFill([
+                    'state' => 'failed',
+                    'report' => ['sentence' => $e->getMessage()] + $one->report(),
+                    'finished_at' => CarbonImmutable::now(),
+                ])
+                ->save();
         } catch (Throwable $e) {
-            $why = DiskFull::is($e) ? 'The disk of the server is full: nothing of the file was kept. Make room and take it in again.'
+            $why = DiskFull::is($e)
+                ? 'The disk of the server is full: nothing of the file was kept. Make room and take it in again.'
                 : 'The import failed and nothing of it was kept. Try again; if it fails again, ask whoever keeps the server.';
-            $import->forceFill(['state' => 'failed', 'report' => ['sentence' => $why] + $one->report(), 'finished_at' => CarbonImmutable::now()])->save();
+            $import
+                ->forceFill([
+                    'state' => 'failed',
+                    'report' => ['sentence' => $why] + $one->report(),
+                    'finished_at' => CarbonImmutable::now(),
+                ])
+                ->save();
             report($e);
         }
     }
@@ -127,6 +155,11 @@ final class Importing
     /** @return array<string, mixed> */
     private function report(): array
     {
-        return ['new' => $this->new, 'standing' => $this->standing, 'rejected_in_all' => $this->rejectedInAll, 'rejected' => array_map(static fn (Rejected $one): array => $one->wire(), $this->rejected)];
+        return [
+            'new' => $this->new,
+            'standing' => $this->standing,
+            'rejected_in_all' => $this->rejectedInAll,
+            'rejected' => array_map(static fn (Rejected $one): array => $one->wire(), $this->rejected),
+        ];
     }
 }

@@ -33,8 +33,12 @@ final readonly class ReadingsExport extends TableExport
     {
         $after = '';
         do {
-            $jobs = DB::table('control_jobs')->join('controls', 'controls.id', '=', 'control_jobs.control_id')->join('machines', 'machines.id', '=', 'controls.machine_id')
-                ->when($after !== '', static fn ($query) => $query->where('control_jobs.id', '>', $after))->orderBy('control_jobs.id')->limit(self::JOBS)
+            $jobs = DB::table('control_jobs')
+                ->join('controls', 'controls.id', '=', 'control_jobs.control_id')
+                ->join('machines', 'machines.id', '=', 'controls.machine_id')
+                ->when($after !== '', static fn ($query) => $query->where('control_jobs.id', '>', $after))
+                ->orderBy('control_jobs.id')
+                ->limit(self::JOBS)
                 ->get(['control_jobs.id', 'machines.tag', 'controls.key'])->keyBy('id');
             foreach ($this->of($jobs->keys()) as $reading) {
                 $reading->of = $jobs[$reading->job_id];
@@ -48,8 +52,17 @@ final readonly class ReadingsExport extends TableExport
     {
         assert($row instanceof stdClass);
 
-        return ReadingRow::cells((string) $row->id, (string) $row->job_id, (string) $row->of->tag, (string) $row->of->key, (string) $row->at, (string) json_decode((string) $row->by, true)['name'],
-            $row->body, $row->putRight, $row->takenBack);
+        return ReadingRow::cells(
+            (string) $row->id,
+            (string) $row->job_id,
+            (string) $row->of->tag,
+            (string) $row->of->key,
+            (string) $row->at,
+            (string) json_decode((string) $row->by, true)['name'],
+            $row->body,
+            $row->putRight,
+            $row->takenBack,
+        );
     }
 
     /**
@@ -60,7 +73,9 @@ final readonly class ReadingsExport extends TableExport
      */
     private function of(Collection $jobs): array
     {
-        $entries = DB::table('entries')->whereIn('job_id', $jobs)->whereIn('kind', [EntryKind::Reading->value, EntryKind::Void->value, EntryKind::Amend->value])
+        $entries = DB::table('entries')
+            ->whereIn('job_id', $jobs)
+            ->whereIn('kind', [EntryKind::Reading->value, EntryKind::Void->value, EntryKind::Amend->value])
             ->orderBy('job_id')->orderBy('seq')->get(['id', 'job_id', 'kind', 'at', 'by', 'body']);
         [$readings, $amends, $voids] = [[], [], []];
         foreach ($entries as $entry) {
@@ -72,7 +87,10 @@ final readonly class ReadingsExport extends TableExport
             };
         }
         foreach ($readings as $reading) {
-            $standing = array_values(array_filter($amends[$reading->id] ?? [], static fn (stdClass $one): bool => ! isset($voids[$one->id])));
+            $standing = array_values(array_filter(
+                $amends[$reading->id] ?? [],
+                static fn (stdClass $one): bool => ! isset($voids[$one->id]),
+            ));
             $last = $standing[count($standing) - 1]->body ?? null;
             $isReading = $last === null || $last['kind'] === EntryKind::Reading->value;
             $reading->putRight = $last !== null && $isReading;

@@ -28,8 +28,8 @@ use VividPull\Core\Wire\RunCodec;
 use VividPull\Core\Wire\SpecCodec;
 
 /**
- * The readings behind a history: each goes into the log of its job, which a file of history brought in before. A job that was done
- * here has a log of its own, and nothing is put into that afterwards.
+ * The readings behind a history: each goes into the log of its job, which a file of history brought in before. A job
+ * that was done here has a log of its own, and nothing is put into that afterwards.
  */
 final class ReadingsImport implements LineImport
 {
@@ -82,7 +82,9 @@ final class ReadingsImport implements LineImport
                 : throw Refused::because('reading: this id stands for something else in the log.');
         }
         if ($job->from_history === null) {
-            throw Refused::because('job: it was done here, and its log has no such reading. Nothing is put into a log afterwards.');
+            throw Refused::because(
+                'job: it was done here, and its log has no such reading. Nothing is put into a log afterwards.',
+            );
         }
         $this->mustFit($line, $job);
         $this->many[$line->job] = ($this->many[$line->job] ?? (int) $job->readings) + 1;
@@ -95,20 +97,56 @@ final class ReadingsImport implements LineImport
 
     public function write(array $taken): void
     {
-        $jobs = array_values(array_unique(array_map(static fn (object $line): string => $line instanceof ReadingRow ? $line->job : '', $taken)));
+        $jobs = array_values(array_unique(array_map(
+            static fn (object $line): string => $line instanceof ReadingRow ? $line->job : '',
+            $taken,
+        )));
         $visits = DB::table('control_jobs')->whereIn('id', $jobs)->pluck('visit_id', 'id');
-        $last = DB::table('entries')->whereIn('visit_id', $visits->unique())->where('seq', '<', Link::FILED_CLOSING)->groupBy('visit_id')->selectRaw('visit_id, max(seq) as seq')->pluck('seq', 'visit_id')->all();
+        $last = DB::table('entries')
+            ->whereIn('visit_id', $visits->unique())
+            ->where('seq', '<', Link::FILED_CLOSING)
+            ->groupBy('visit_id')
+            ->selectRaw('visit_id, max(seq) as seq')
+            ->pluck('seq', 'visit_id')
+            ->all();
         $entries = [];
         foreach ($taken as $line) {
             assert($line instanceof ReadingRow);
             $visit = (string) $visits[$line->job];
             $then = [
                 [$line->id, EntryKind::Reading, $line->body],
-                ...($line->putRight ? [[self::later($line, EntryKind::Amend), EntryKind::Amend, ['entry' => $line->id, 'kind' => EntryKind::Reading->value, 'body' => $line->body, 'reason' => 'Put right before it came in']]] : []),
-                ...($line->takenBack ? [[self::later($line, EntryKind::Void), EntryKind::Void, ['entry' => $line->id, 'reason' => 'Taken back before it came in']]] : []),
+                ...($line->putRight
+                    ? [[
+                        self::later($line, EntryKind::Amend),
+                        EntryKind::Amend,
+                        [
+                            'entry' => $line->id,
+                            'kind' => EntryKind::Reading->value,
+                            'body' => $line->body,
+                            'reason' => 'Put right before it came in',
+                        ],
+                    ]]
+                    : []),
+                ...($line->takenBack
+                    ? [[
+                        self::later($line, EntryKind::Void),
+                        EntryKind::Void,
+                        ['entry' => $line->id, 'reason' => 'Taken back before it came in'],
+                    ]]
+                    : []),
             ];
             foreach ($then as [$id, $kind, $body]) {
-                $entries[] = FiledEntry::row($id, $line->job, $visit, ++$last[$visit], $kind, $body, $line->at, $line->by, $this->by);
+                $entries[] = FiledEntry::row(
+                    $id,
+                    $line->job,
+                    $visit,
+                    ++$last[$visit],
+                    $kind,
+                    $body,
+                    $line->at,
+                    $line->by,
+                    $this->by,
+                );
             }
         }
         DB::table('entries')->insert($entries);
@@ -130,18 +168,43 @@ final class ReadingsImport implements LineImport
         if (count($this->jobs) >= self::MOST_KEPT) {
             $this->jobs = [];
         }
-        $job = $this->jobs[$line->job] ??= DB::table('control_jobs')->join('controls', 'controls.id', '=', 'control_jobs.control_id')->join('machines', 'machines.id', '=', 'controls.machine_id')
-            ->join('entries as opening', static fn ($join) => $join->on('opening.job_id', '=', 'control_jobs.id')->where('opening.kind', EntryKind::Opened->value))
-            ->leftJoin('entries as closing', static fn ($join) => $join->on('closing.job_id', '=', 'control_jobs.id')->where('closing.kind', EntryKind::Closed->value)
-                ->whereRaw("json_value(closing.body, '$.record.engine') = ?", [ImportedRecord::HISTORY]))
+        $job = $this->jobs[$line->job] ??= DB::table('control_jobs')
+            ->join('controls', 'controls.id', '=', 'control_jobs.control_id')
+            ->join('machines', 'machines.id', '=', 'controls.machine_id')
+            ->join(
+                'entries as opening',
+                static fn ($join) => $join
+                    ->on('opening.job_id', '=', 'control_jobs.id')
+                    ->where('opening.kind', EntryKind::Opened->value),
+            )
+            ->leftJoin(
+                'entries as closing',
+                static fn ($join) => $join
+                    ->on('closing.job_id', '=', 'control_jobs.id')
+                    ->where('closing.kind', EntryKind::Closed->value)
+                    ->whereRaw("json_value(closing.body, '$.record.engine') = ?", [ImportedRecord::HISTORY]),
+            )
             ->where('control_jobs.id', $line->job)
-            ->first(['control_jobs.frame', 'control_jobs.opened_at', 'machines.tag', 'controls.key', 'opening.body as opening', 'closing.id as from_history',
-                DB::raw("(select count(*) from entries where entries.job_id = control_jobs.id and entries.kind = 'reading') as readings")]);
+            ->first([
+                'control_jobs.frame',
+                'control_jobs.opened_at',
+                'machines.tag',
+                'controls.key',
+                'opening.body as opening',
+                'closing.id as from_history',
+                DB::raw(
+                    "(select count(*) from entries where entries.job_id = control_jobs.id and entries.kind = 'reading') as readings",
+                ),
+            ]);
         if ($job === null) {
-            throw Refused::because('job: none with this id is here. Take in the history first: each of its lines makes a job, and readings go into it.');
+            throw Refused::because(
+                'job: none with this id is here. Take in the history first: each of its lines makes a job, and readings go into it.',
+            );
         }
         if ($job->tag !== $line->machine || $job->key !== $line->control) {
-            throw Refused::because("job: this one is on {$job->tag} {$job->key}, not on {$line->machine} {$line->control}.");
+            throw Refused::because(
+                "job: this one is on {$job->tag} {$job->key}, not on {$line->machine} {$line->control}.",
+            );
         }
 
         return $job;
@@ -152,7 +215,11 @@ final class ReadingsImport implements LineImport
     {
         $state = $this->state($job);
         $stamp = Node::of(['at' => $line->at, 'by' => FiledEntry::author($line->by)], '$');
-        $reading = (new EntryCodec($state->run))->body(EntryKind::Reading, Node::of($line->body, 'reading'), new Stamp($line->id, EntryCodec::instant($stamp->at('at')), EntryCodec::person($stamp->at('by'))));
+        $reading = (new EntryCodec($state->run))->body(
+            EntryKind::Reading,
+            Node::of($line->body, 'reading'),
+            new Stamp($line->id, EntryCodec::instant($stamp->at('at')), EntryCodec::person($stamp->at('by'))),
+        );
         assert($reading instanceof ReadingTaken);
         $day = substr($line->at, 0, 10);
         if ($day > $this->today || $day < HistoryImport::EARLIEST) {
@@ -168,7 +235,15 @@ final class ReadingsImport implements LineImport
             $this->states = count($this->states) >= self::MOST_KEPT ? [] : $this->states;
             $frame = Node::fromJson((string) $job->frame);
             $run = RunCodec::decode($frame->at('run'));
-            $opening = (new EntryCodec($run))->body(EntryKind::Opened, Node::fromJson((string) $job->opening), new Stamp('opened', CarbonImmutable::parse($job->opened_at, 'UTC')->toIso8601String(), $this->by->person()));
+            $opening = (new EntryCodec($run))->body(
+                EntryKind::Opened,
+                Node::fromJson((string) $job->opening),
+                new Stamp(
+                    'opened',
+                    CarbonImmutable::parse($job->opened_at, 'UTC')->toIso8601String(),
+                    $this->by->person(),
+                ),
+            );
             $this->states[$key] = Bench::replay(SpecCodec::decode($frame->at('spec')), $run, Log::of($opening));
         }
 

@@ -68,10 +68,18 @@ final readonly class Rows
         rewind($in);
         $text = (string) stream_get_contents($in, self::WHOLE + 1);
         if (strlen($text) > self::WHOLE) {
-            throw Refused::because('This file is too large to be read at once. Write each row on a line of its own, as an export does.');
+            throw Refused::because(
+                'This file is too large to be read at once. Write each row on a line of its own, as an export does.',
+            );
         }
         $whole = json_decode(ltrim($text, "\xEF\xBB\xBF"), true, self::DEEPEST);
-        if (! is_array($whole) || ($whole['format'] ?? null) !== $kind->format() || ! is_array($whole[$kind->key()] ?? null) || ! array_is_list($whole[$kind->key()]) || count($whole) !== 2) {
+        if (
+            ! is_array($whole)
+            || ($whole['format'] ?? null) !== $kind->format()
+            || ! is_array($whole[$kind->key()] ?? null)
+            || ! array_is_list($whole[$kind->key()])
+            || count($whole) !== 2
+        ) {
             throw Refused::because('This JSON is not in the format '.$kind->format().'.');
         }
         foreach ($whole[$kind->key()] as $n => $row) {

@@ -12,8 +12,8 @@ use stdClass;
 use ZipArchive;
 
 /**
- * A whole shop as one zip of JSON lines and pictures. Sorted, and without the time it was made, so that the same shop makes the same
- * bytes. Read in pieces, so that a large shop needs no more memory than a small one.
+ * A whole shop as one zip of JSON lines and pictures. Sorted, and without the time it was made, so that the same shop
+ * makes the same bytes. Read in pieces, so that a large shop needs no more memory than a small one.
  */
 final readonly class ShopExport
 {
@@ -32,7 +32,8 @@ final readonly class ShopExport
         $folder = $path.'.parts';
         is_dir($folder) || mkdir($folder, 0700, true);
         try {
-            // One transaction reads one moment of the shop (repeatable read is the database's default), however long the writing takes.
+            // One transaction reads one moment of the shop (repeatable read is the database's default), however long
+            // the writing takes.
             DB::transaction(static fn () => self::write($path, $folder));
         } finally {
             $parts = glob("{$folder}/*");
@@ -100,8 +101,11 @@ final readonly class ShopExport
                 $query->orderBy($column);
             }
             if ($last !== null) {
-                $query->whereRaw('('.implode(', ', array_map(static fn (string $one): string => "`{$one}`", $order)).') > ('.implode(', ', array_fill(0, count($order), '?')).')',
-                    array_map(static fn (string $one): mixed => $last->{$one}, $order));
+                $query->whereRaw(
+                    '('.implode(', ', array_map(static fn (string $one): string => "`{$one}`", $order)).') > ('
+                        .implode(', ', array_fill(0, count($order), '?')).')',
+                    array_map(static fn (string $one): mixed => $last->{$one}, $order),
+                );
             }
             $piece = $query->get();
             yield from $piece;
@@ -112,7 +116,9 @@ final readonly class ShopExport
     private static function meaning(string $table, stdClass $row): stdClass
     {
         foreach (ShopTables::JSON[$table] ?? [] as $column) {
-            $row->{$column} = $row->{$column} === null ? null : json_decode((string) $row->{$column}, false, 64, JSON_THROW_ON_ERROR);
+            $row->{$column} = $row->{$column} === null
+                ? null
+                : json_decode((string) $row->{$column}, false, 64, JSON_THROW_ON_ERROR);
         }
 
         return $row;

@@ -30,8 +30,8 @@ use VividPull\Core\Wire\TraceFile;
 use ZipArchive;
 
 /**
- * A whole shop into an empty install: all of it or nothing. Every line is held against its table, every spec, run and job is read by the
- * core as a job would read it, and only then is anything kept.
+ * A whole shop into an empty install: all of it or nothing. Every line is held against its table, every spec, run and
+ * job is read by the core as a job would read it, and only then is anything kept.
  */
 final class ShopImport
 {
@@ -83,12 +83,19 @@ final class ShopImport
             $kept ? DB::commit() : DB::rollBack();
         } catch (Throwable $e) {
             DB::rollBack();
-            throw $e instanceof QueryException ? Refused::because('The database does not take this shop: '.self::plain($e)) : $e;
+            throw $e instanceof QueryException
+                ? Refused::because('The database does not take this shop: '.self::plain($e))
+                : $e;
         } finally {
             $zip->close();
         }
 
-        return ['rows' => $import->rows, 'rejected' => $import->rejected, 'rejected_in_all' => $import->rejectedInAll, 'kept' => $kept];
+        return [
+            'rows' => $import->rows,
+            'rejected' => $import->rejected,
+            'rejected_in_all' => $import->rejectedInAll,
+            'kept' => $kept,
+        ];
     }
 
     private function read(): void
@@ -125,7 +132,10 @@ final class ShopImport
         for ($n = 0; $n < $this->zip->numFiles; $n++) {
             $about = $this->zip->statIndex($n);
             if ($about === false || preg_match(self::NAME, $about['name']) !== 1) {
-                throw Refused::because('This zip holds what is no part of a shop: '.mb_substr($about['name'] ?? 'a damaged entry', 0, 80).'.');
+                throw Refused::because(
+                    'This zip holds what is no part of a shop: '.mb_substr($about['name'] ?? 'a damaged entry', 0, 80)
+                        .'.',
+                );
             }
             $bytes += $about['size'];
         }
@@ -138,19 +148,30 @@ final class ShopImport
     private function manifest(): array
     {
         $text = @$this->zip->getFromName('manifest.json', 1_000_000);
-        $node = Node::fromJson($text === false ? throw Refused::because('This zip has no manifest.json, so it is no export of a shop.') : $text)->object(['format', 'tables'], ['heads']);
+        $node = Node::fromJson(
+            $text === false
+                ? throw Refused::because('This zip has no manifest.json, so it is no export of a shop.')
+                : $text,
+        )->object(['format', 'tables'], ['heads']);
         if ($node->at('format')->value !== ShopExport::FORMAT) {
             throw Refused::because('This zip is not in the format '.ShopExport::FORMAT.'.');
         }
-        $this->heads = $node->has('heads') ? array_map(static fn (Node $head): string => $head->string(64), $node->at('heads')->entries()) : null;
-        $node->at('tables')->object(array_values(array_diff(array_keys(ShopTables::EXPORTED), ShopTables::SINCE)), ShopTables::SINCE);
+        $this->heads = $node->has('heads')
+            ? array_map(static fn (Node $head): string => $head->string(64), $node->at('heads')->entries())
+            : null;
+        $node
+            ->at('tables')
+            ->object(array_values(array_diff(array_keys(ShopTables::EXPORTED), ShopTables::SINCE)), ShopTables::SINCE);
         $tables = [];
         foreach (array_keys(ShopTables::EXPORTED) as $table) {
             if (! $node->at('tables')->has($table)) {
                 continue;
             }
             $about = $node->at('tables')->at($table)->object(['rows', 'sha256']);
-            $tables[$table] = ['rows' => $about->at('rows')->integer(0, PHP_INT_MAX), 'sha256' => $about->at('sha256')->string(64)];
+            $tables[$table] = [
+                'rows' => $about->at('rows')->integer(0, PHP_INT_MAX),
+                'sha256' => $about->at('sha256')->string(64),
+            ];
         }
 
         return $tables;
@@ -196,7 +217,10 @@ final class ShopImport
         }
         $this->rows[$table] = $n;
         if (hash_final($digest) !== $about['sha256'] || $n !== $about['rows']) {
-            $this->reject("{$table}.jsonl", 'this file is not the one that its manifest names: it was changed or cut off.');
+            $this->reject(
+                "{$table}.jsonl",
+                'this file is not the one that its manifest names: it was changed or cut off.',
+            );
         }
     }
 
@@ -246,18 +270,35 @@ final class ShopImport
     /** What the core makes of a line beyond its columns. */
     private static function meaning(string $table, stdClass $row): ?string
     {
-        $read = static fn (string $column): Node => Node::of(json_decode((string) json_encode($row->{$column}), true), "\$.{$column}");
+        $read = static fn (string $column): Node => Node::of(
+            json_decode((string) json_encode($row->{$column}), true),
+            "\$.{$column}",
+        );
         try {
             match ($table) {
                 'users' => [
                     Role::tryFrom($row->role) ?? throw Refused::because('role: this is no role.'),
-                    ...array_map(static fn (string $kind, string $style) => ($row->{$kind} ?? null) === null || $style::tryFrom($row->{$kind}) !== null ? null : throw Refused::because("{$kind}: nobody reads {$kind} so."), array_keys(ReadUnits::KINDS), ReadUnits::KINDS),
+                    ...array_map(
+                        static fn (string $kind, string $style) => ($row->{$kind} ?? null) === null
+                            || $style::tryFrom($row->{$kind}) !== null
+                            ? null
+                            : throw Refused::because("{$kind}: nobody reads {$kind} so."),
+                        array_keys(ReadUnits::KINDS),
+                        ReadUnits::KINDS,
+                    ),
                 ],
-                'spec_versions' => self::version($row->checked_at === null, $read('body'), $row->run === null ? null : $read('run')),
+                'spec_versions' => self::version(
+                    $row->checked_at === null,
+                    $read('body'),
+                    $row->run === null ? null : $read('run'),
+                ),
                 'controls' => RunCodec::decode($read('run')),
                 'traces' => self::trace($row),
                 'instrument_checks' => CheckCodec::mustBeOne($read('body')),
-                'control_jobs' => [SpecCodec::decode($read('frame')->object(['spec', 'run'])->at('spec')), RunCodec::decode($read('frame')->at('run'))],
+                'control_jobs' => [
+                    SpecCodec::decode($read('frame')->object(['spec', 'run'])->at('spec')),
+                    RunCodec::decode($read('frame')->at('run')),
+                ],
                 default => null,
             };
         } catch (CoreError $e) {
@@ -292,7 +333,10 @@ final class ShopImport
             try {
                 JobLog::of(JobHead::find((string) $id))->replay();
             } catch (Throwable $e) {
-                $this->reject("entries of job {$id}", $e instanceof CoreError ? $e->getMessage() : 'this log cannot be replayed.');
+                $this->reject(
+                    "entries of job {$id}",
+                    $e instanceof CoreError ? $e->getMessage() : 'this log cannot be replayed.',
+                );
             }
         }
     }

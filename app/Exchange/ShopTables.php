@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Exchange;
 
 /**
- * What a whole shop consists of: every table is exported here, or left out here by name and with its reason. In the order in which rows
- * may be written, so that what they point at is there.
+ * What a whole shop consists of: every table is exported here, or left out here by name and with its reason. In the
+ * order in which rows may be written, so that what they point at is there.
  */
 final readonly class ShopTables
 {
@@ -37,7 +37,10 @@ final readonly class ShopTables
     ];
 
     /** Tables that came after shops had been exported without them: they are empty there. */
-    public const SINCE = ['complaints', 'complaint_answers', 'cause_weights', 'shop_settings', 'known_cables', 'traces', 'instrument_checks'];
+    public const SINCE = [
+        'complaints', 'complaint_answers', 'cause_weights', 'shop_settings', 'known_cables', 'traces',
+        'instrument_checks',
+    ];
 
     public const LEFT_OUT = [
         'migrations' => 'which shape the tables have, which the new install knows itself',
@@ -94,6 +97,9 @@ final readonly class ShopTables
     {
         $picture = self::PICTURES[$table][0] ?? null;
 
-        return array_values(array_filter($columns, static fn (string $one): bool => $one !== $picture && ! isset(self::COLUMNS_LEFT_OUT["{$table}.{$one}"])));
+        return array_values(array_filter(
+            $columns,
+            static fn (string $one): bool => $one !== $picture && ! isset(self::COLUMNS_LEFT_OUT["{$table}.{$one}"]),
+        ));
     }
 }

@@ -27,9 +27,18 @@ final readonly class SpecExport extends TableExport
 
     protected function rows(): iterable
     {
-        $newest = DB::table('spec_versions')->selectRaw('model m, control c, max(version) v')->groupBy('model', 'control');
+        $newest = DB::table('spec_versions')
+            ->selectRaw('model m, control c, max(version) v')
+            ->groupBy('model', 'control');
         $query = SpecVersion::query()->select('spec_versions.*');
-        $query->joinSub($newest, 'newest', static fn ($join) => $join->on('newest.m', '=', 'spec_versions.model')->on('newest.c', '=', 'spec_versions.control')->on('newest.v', '=', 'spec_versions.version'));
+        $query->joinSub(
+            $newest,
+            'newest',
+            static fn ($join) => $join
+                ->on('newest.m', '=', 'spec_versions.model')
+                ->on('newest.c', '=', 'spec_versions.control')
+                ->on('newest.v', '=', 'spec_versions.version'),
+        );
         $query->orderBy('model')->orderBy('control');
 
         return $query->lazy(200);

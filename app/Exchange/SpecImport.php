@@ -18,8 +18,14 @@ use VividPull\Core\Wire\StartingSpec;
 /** Specs from elsewhere: each comes in as a draft, for a second person here to hold against its document. */
 final class SpecImport implements LineImport
 {
-    /** Columns of the flat form, which holds the play and its source; all else stays as it stands here, or as the family begins. */
-    public const COLUMNS = ['model', 'control', 'name', 'minutes', 'family', 'point', 'low_mm', 'high_mm', 'printed', 'engine', 'document', 'edition', 'page', 'date', 'entered_by'];
+    /**
+     * Columns of the flat form, which holds the play and its source; all else stays as it stands here, or as the family
+     * begins.
+     */
+    public const COLUMNS = [
+        'model', 'control', 'name', 'minutes', 'family', 'point', 'low_mm', 'high_mm', 'printed', 'engine', 'document',
+        'edition', 'page', 'date', 'entered_by',
+    ];
 
     /** @var array<string, true> */
     private array $seen = [];
@@ -58,7 +64,10 @@ final class SpecImport implements LineImport
     {
         foreach ($taken as $made) {
             $row = (array) $made;
-            $version = (int) SpecVersion::query()->where('model', $row['model'])->where('control', $row['control'])->max('version');
+            $version = (int) SpecVersion::query()
+                ->where('model', $row['model'])
+                ->where('control', $row['control'])
+                ->max('version');
             SpecVersion::query()->create($row + ['version' => $version + 1, 'entered_by_id' => $this->by->id]);
         }
         if ($taken !== []) {
@@ -71,7 +80,14 @@ final class SpecImport implements LineImport
     /** @return array<string, mixed> what a spec is, as a line of JSON says it */
     public static function wire(SpecVersion $one): array
     {
-        return ['model' => $one->model, 'control' => $one->control, 'name' => $one->name, 'minutes' => $one->minutes, 'spec' => $one->body, 'run' => $one->run];
+        return [
+            'model' => $one->model,
+            'control' => $one->control,
+            'name' => $one->name,
+            'minutes' => $one->minutes,
+            'spec' => $one->body,
+            'run' => $one->run,
+        ];
     }
 
     /** @return list<string|int|float|null> */
@@ -81,14 +97,29 @@ final class SpecImport implements LineImport
         $aim = $body['aim'] ?? [];
         $float = static fn (mixed $value): ?float => $value === null ? null : (float) $value;
 
-        return [$one->model, $one->control, $one->name, $one->minutes, $body['family'], $aim['point'] ?? null, $float($aim['low_mm'] ?? null), $float($aim['high_mm'] ?? null),
-            $body['book']['printed'] ?? null, $body['conditions']['engine'] ?? null, $body['source']['document'], $body['source']['edition'] ?? null, $body['source']['page'] ?? null,
-            $body['source']['date'] ?? null, $body['source']['entered_by'] ?? null];
+        return [
+            $one->model,
+            $one->control,
+            $one->name,
+            $one->minutes,
+            $body['family'],
+            $aim['point'] ?? null,
+            $float($aim['low_mm'] ?? null),
+            $float($aim['high_mm'] ?? null),
+            $body['book']['printed'] ?? null,
+            $body['conditions']['engine'] ?? null,
+            $body['source']['document'],
+            $body['source']['edition'] ?? null,
+            $body['source']['page'] ?? null,
+            $body['source']['date'] ?? null,
+            $body['source']['entered_by'] ?? null,
+        ];
     }
 
     /**
      * @param  array<string, mixed>  $row
-     * @return array{model: string, control: string, name: string, minutes: int, body: array<string, mixed>, run: array<string, mixed>|null}
+     * @return array{model: string, control: string, name: string, minutes: int, body: array<string, mixed>, run:
+     *     array<string, mixed>|null}
      */
     private static function whole(array $row): array
     {
@@ -98,28 +129,43 @@ final class SpecImport implements LineImport
             RunDraft::of($node->at('run'));
         }
 
-        return self::head($node) + ['body' => $body, 'run' => $node->at('run')->value === null ? null : (array) $node->at('run')->value];
+        return self::head($node)
+            + ['body' => $body, 'run' => $node->at('run')->value === null ? null : (array) $node->at('run')->value];
     }
 
     /**
      * @param  array<string, mixed>  $row
-     * @return array{model: string, control: string, name: string, minutes: int, body: array<string, mixed>, run: array<string, mixed>|null}
+     * @return array{model: string, control: string, name: string, minutes: int, body: array<string, mixed>, run:
+     *     array<string, mixed>|null}
      */
     private static function flat(array $row): array
     {
         if (isset($row['']) || array_diff(array_keys($row), self::COLUMNS) !== []) {
-            throw Refused::because('This line has more cells than the first line has names, or a name that is no column.');
+            throw Refused::because(
+                'This line has more cells than the first line has names, or a name that is no column.',
+            );
         }
-        $cells = array_filter(array_map(static fn (mixed $cell): string => is_scalar($cell) ? trim((string) $cell) : throw Refused::because('A cell is no text.'), $row), static fn (string $cell): bool => $cell !== '');
+        $cells = array_filter(
+            array_map(
+                static fn (mixed $cell): string => is_scalar($cell)
+                    ? trim((string) $cell)
+                    : throw Refused::because('A cell is no text.'),
+                $row,
+            ),
+            static fn (string $cell): bool => $cell !== '',
+        );
         foreach ($cells as $name => $cell) {
-            mb_check_encoding($cell, 'UTF-8') || throw Refused::because("{$name}: this is no text in UTF-8. Save the file as UTF-8.");
+            mb_check_encoding($cell, 'UTF-8')
+                || throw Refused::because("{$name}: this is no text in UTF-8. Save the file as UTF-8.");
         }
         $minutes = $cells['minutes'] ?? '15';
         $node = Node::of(['minutes' => ctype_digit($minutes) ? (int) $minutes : $minutes] + $cells);
         $head = self::head($node);
         $stands = self::newest($head['model'], $head['control']);
         $family = $node->at('family')->enum(FamilyKey::class);
-        $starting = $stands !== null && $stands->body['family'] === $family->value ? ['spec' => $stands->body, 'run' => $stands->run] : StartingSpec::of($family);
+        $starting = $stands !== null && $stands->body['family'] === $family->value
+            ? ['spec' => $stands->body, 'run' => $stands->run]
+            : StartingSpec::of($family);
         $spec = SpecCodec::decode(Node::of(self::put($starting['spec'], $cells)));
 
         return $head + ['body' => SpecCodec::encode($spec), 'run' => $starting['run']];
@@ -130,10 +176,18 @@ final class SpecImport implements LineImport
     {
         $control = $node->at('control')->id();
         if (preg_match('/^[a-z][a-z0-9_]*$/', $control) !== 1) {
-            throw BadFile::at('$.control', 'the short name of a control is small letters, digits and underscores, such as front_brake.');
+            throw BadFile::at(
+                '$.control',
+                'the short name of a control is small letters, digits and underscores, such as front_brake.',
+            );
         }
 
-        return ['model' => $node->at('model')->string(60), 'control' => $control, 'name' => $node->at('name')->string(60), 'minutes' => $node->at('minutes')->integer(1, 600)];
+        return [
+            'model' => $node->at('model')->string(60),
+            'control' => $control,
+            'name' => $node->at('name')->string(60),
+            'minutes' => $node->at('minutes')->integer(1, 600),
+        ];
     }
 
     /**
@@ -146,27 +200,55 @@ final class SpecImport implements LineImport
     private static function put(array $spec, array $cells): array
     {
         $number = static fn (string $name): ?float => ! isset($cells[$name]) ? null
-            : (is_numeric(str_replace(',', '.', $cells[$name])) ? (float) str_replace(',', '.', $cells[$name]) : throw Refused::because("{$name}: “".mb_substr($cells[$name], 0, 40).'” is no number.'));
+            : (is_numeric(str_replace(',', '.', $cells[$name]))
+                ? (float) str_replace(',', '.', $cells[$name])
+                : throw Refused::because("{$name}: “".mb_substr($cells[$name], 0, 40).'” is no number.'));
         unset($spec['aim']);
         if (isset($cells['low_mm']) || isset($cells['high_mm'])) {
-            $spec['aim'] = array_filter(['kind' => SpecCodec::AIM, 'point' => $cells['point'] ?? null, 'low_mm' => $number('low_mm'), 'high_mm' => $number('high_mm')], static fn (mixed $value): bool => $value !== null);
+            $spec['aim'] = array_filter(
+                [
+                    'kind' => SpecCodec::AIM,
+                    'point' => $cells['point'] ?? null,
+                    'low_mm' => $number('low_mm'),
+                    'high_mm' => $number('high_mm'),
+                ],
+                static fn (mixed $value): bool => $value !== null,
+            );
         }
         $spec['conditions']['engine'] = $cells['engine'] ?? null;
-        $book = array_filter(['printed' => $cells['printed'] ?? null] + ($spec['book'] ?? []), static fn (mixed $value): bool => $value !== null);
+        $book = array_filter(
+            ['printed' => $cells['printed'] ?? null] + ($spec['book'] ?? []),
+            static fn (mixed $value): bool => $value !== null,
+        );
         unset($spec['book']);
         if ($book !== []) {
             $spec['book'] = $book;
         }
-        $kind = isset($cells['document']) && ($spec['source']['document'] ?? null) === $cells['document'] ? ($spec['source']['kind'] ?? null) : null;
-        $spec['source'] = array_filter(['kind' => $kind, 'document' => $cells['document'] ?? null, 'edition' => $cells['edition'] ?? null, 'page' => $cells['page'] ?? null,
-            'date' => $cells['date'] ?? null, 'entered_by' => $cells['entered_by'] ?? null], static fn (mixed $value): bool => $value !== null);
+        $kind = isset($cells['document']) && ($spec['source']['document'] ?? null) === $cells['document']
+            ? ($spec['source']['kind'] ?? null)
+            : null;
+        $spec['source'] = array_filter(
+            [
+                'kind' => $kind,
+                'document' => $cells['document'] ?? null,
+                'edition' => $cells['edition'] ?? null,
+                'page' => $cells['page'] ?? null,
+                'date' => $cells['date'] ?? null,
+                'entered_by' => $cells['entered_by'] ?? null,
+            ],
+            static fn (mixed $value): bool => $value !== null,
+        );
 
         return $spec;
     }
 
     private static function newest(string $model, string $control): ?SpecVersion
     {
-        return SpecVersion::query()->where('model', $model)->where('control', $control)->orderByDesc('version')->first();
+        return SpecVersion::query()
+            ->where('model', $model)
+            ->where('control', $control)
+            ->orderByDesc('version')
+            ->first();
     }
 
     /** @param  array{name: string, minutes: int, body: array<string, mixed>, run: array<string, mixed>|null}  $made */
@@ -179,7 +261,9 @@ final class SpecImport implements LineImport
             return $encoded;
         };
 
-        return $one->name === $made['name'] && $one->minutes === $made['minutes'] && self::plainly($one->run) === self::plainly($made['run'])
+        return $one->name === $made['name']
+            && $one->minutes === $made['minutes']
+            && self::plainly($one->run) === self::plainly($made['run'])
             && self::plainly($plain($one->body)) === self::plainly($plain($made['body']));
     }
 

@@ -15,7 +15,9 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Str;
 use VividPull\Core\Wire\Node;
 
-/** The computers that carry what gauges send: each has a token that can do this and nothing else, until a lead ends it. */
+/**
+ * The computers that carry what gauges send: each has a token that can do this and nothing else, until a lead ends it.
+ */
 final readonly class Bridges
 {
     private const LETTERS = 40;
@@ -26,11 +28,20 @@ final readonly class Bridges
     /** @return string its token, which is shown once */
     public static function add(string $name, User $by): string
     {
-        if (self::open()->contains(static fn (GaugeBridge $one): bool => mb_strtolower($one->name) === mb_strtolower($name))) {
+        if (self::open()->contains(
+            static fn (GaugeBridge $one): bool => mb_strtolower($one->name) === mb_strtolower($name),
+        )) {
             throw new Conflict("Another computer here is called {$name}. Give each its own name.");
         }
         $token = Str::random(self::LETTERS);
-        GaugeBridge::query()->create(['id' => (string) Str::uuid(), 'name' => $name, 'digest' => self::digest($token), 'user_id' => $by->id, 'made_at' => self::now(), 'carries' => []]);
+        GaugeBridge::query()->create([
+            'id' => (string) Str::uuid(),
+            'name' => $name,
+            'digest' => self::digest($token),
+            'user_id' => $by->id,
+            'made_at' => self::now(),
+            'carries' => [],
+        ]);
         Audit::note($by, 'gauge computer added', $name);
 
         return $token;
@@ -61,25 +72,42 @@ final readonly class Bridges
      */
     public static function heard(GaugeBridge $bridge, Node $node): array
     {
-        $carries = array_map(static fn (Node $one): string => $one->string(40), $node->object(['carries'])->at('carries')->items(40));
+        $carries = array_map(
+            static fn (Node $one): string => $one->string(40),
+            $node->object(['carries'])->at('carries')->items(40),
+        );
         $bridge->forceFill(['carries' => array_values(array_unique($carries)), 'seen_at' => self::now()])->save();
         $shelf = Instrument::onTheShelf();
 
         return [
             'name' => $bridge->name,
-            'instruments' => $shelf->map(static fn (Instrument $one): array => ['id' => $one->id, 'name' => $one->body['name'], 'kind' => $one->body['kind']])->values()->all(),
-            'unknown' => array_values(array_diff($carries, $shelf->map(static fn (Instrument $one): string => $one->id)->all())),
+            'instruments' => $shelf
+                ->map(static fn (Instrument $one): array => [
+                    'id' => $one->id,
+                    'name' => $one->body['name'],
+                    'kind' => $one->body['kind'],
+                ])
+                ->values()
+                ->all(),
+            'unknown' => array_values(array_diff(
+                $carries,
+                $shelf->map(static fn (Instrument $one): string => $one->id)->all(),
+            )),
         ];
     }
 
     /** @return list<array<string, mixed>> those in use, as a lead sees them */
     public static function rows(): array
     {
-        $names = Instrument::onTheShelf()->mapWithKeys(static fn (Instrument $one): array => [$one->id => (string) $one->body['name']])->all();
+        $names = Instrument::onTheShelf()
+            ->mapWithKeys(static fn (Instrument $one): array => [$one->id => (string) $one->body['name']])
+            ->all();
 
         return array_values(self::open()->map(static fn (GaugeBridge $one): array => [
-            'id' => $one->id, 'name' => $one->name, 'made_at' => $one->made_at->toIso8601ZuluString(), 'seen_at' => $one->seen_at?->toIso8601ZuluString(),
-            'there' => self::isThere($one), 'carries' => array_map(static fn (string $id): string => $names[$id] ?? $id, $one->carries),
+            'id' => $one->id, 'name' => $one->name, 'made_at' => $one->made_at->toIso8601ZuluString(),
+            'seen_at' => $one->seen_at?->toIso8601ZuluString(),
+            'there' => self::isThere($one),
+            'carries' => array_map(static fn (string $id): string => $names[$id] ?? $id, $one->carries),
         ])->all());
     }
 

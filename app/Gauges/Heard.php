@@ -14,7 +14,10 @@ use VividPull\Core\Gauge\GaugeSettings;
 use VividPull\Core\Quantity\Unit;
 use VividPull\Core\Wire\Node;
 
-/** What a computer says of everything it sends: its id, of which gauge, how that one's lines are read, and how long ago it was measured. */
+/**
+ * What a computer says of everything it sends: its id, of which gauge, how that one's lines are read, and how long ago
+ * it was measured.
+ */
 final readonly class Heard
 {
     public const REQUIRED = ['id', 'instrument', 'age_ms'];
@@ -24,14 +27,23 @@ final readonly class Heard
     /** Older than this, nobody remembers what was measured. */
     private const LONGEST_AGE_MS = 24 * 3600 * 1000;
 
-    private function __construct(public string $id, private Instrument $instrument, public GaugeSettings $reads, public CarbonImmutable $at) {}
+    private function __construct(
+        public string $id,
+        private Instrument $instrument,
+        public GaugeSettings $reads,
+        public CarbonImmutable $at,
+    ) {}
 
     public static function of(Node $node, CarbonImmutable $now): self
     {
         return new self(
             EntryRequest::uuid($node->at('id')),
-            Instrument::query()->whereNull('retired_at')->find($node->at('instrument')->string(40)) ?? throw Refused::because('No such instrument is on the shelf.'),
-            new GaugeSettings($node->has('unit') ? $node->at('unit')->enum(Unit::class) : null, $node->optionalString('before', 8) ?? ''),
+            Instrument::query()->whereNull('retired_at')->find($node->at('instrument')->string(40))
+                ?? throw Refused::because('No such instrument is on the shelf.'),
+            new GaugeSettings(
+                $node->has('unit') ? $node->at('unit')->enum(Unit::class) : null,
+                $node->optionalString('before', 8) ?? '',
+            ),
             $now->subMilliseconds($node->at('age_ms')->integer(0, self::LONGEST_AGE_MS)),
         );
     }
@@ -55,6 +67,9 @@ final readonly class Heard
     /** @throws Conflict If no job listened to this gauge then. */
     public function claim(string $entered): stdClass
     {
-        return Listening::at($this->instrument(), $this->at) ?? throw new Conflict("{$this->name()} shows {$entered}, and no job listened to it then. Open the job, and let it speak there.");
+        return Listening::at($this->instrument(), $this->at)
+            ?? throw new Conflict(
+                "{$this->name()} shows {$entered}, and no job listened to it then. Open the job, and let it speak there.",
+            );
     }
 }

@@ -28,12 +28,21 @@ final readonly class InstrumentChecks
     /** @return list<array<string, mixed>> newest first */
     public static function of(Instrument $instrument): array
     {
-        return array_values(DB::table('instrument_checks')->join('users', 'users.id', '=', 'instrument_checks.user_id')->where('instrument', $instrument->id)
-            ->orderByDesc('at')->limit(self::SHOWN)->get(['instrument_checks.*', 'users.name'])
-            ->map(static fn (stdClass $row): array => [
-                'id' => $row->id, 'at' => CarbonImmutable::parse($row->at, 'UTC')->toIso8601ZuluString(), 'by' => $row->name,
-                'told' => self::told(Node::fromJson((string) $row->body), $instrument),
-            ])->all());
+        return array_values(
+            DB::table('instrument_checks')
+                ->join('users', 'users.id', '=', 'instrument_checks.user_id')
+                ->where('instrument', $instrument->id)
+                ->orderByDesc('at')
+                ->limit(self::SHOWN)
+                ->get(['instrument_checks.*', 'users.name'])
+                ->map(static fn (stdClass $row): array => [
+                    'id' => $row->id,
+                    'at' => CarbonImmutable::parse($row->at, 'UTC')->toIso8601ZuluString(),
+                    'by' => $row->name,
+                    'told' => self::told(Node::fromJson((string) $row->body), $instrument),
+                ])
+                ->all(),
+        );
     }
 
     /**
@@ -52,16 +61,27 @@ final readonly class InstrumentChecks
             $body = json_encode($check->value, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
             $known = DB::table('instrument_checks')->find($id);
             if ($known instanceof stdClass) {
-                return (string) $known->body === $body ? $told : throw new Conflict('Another check stands under this id.');
+                return (string) $known->body === $body
+                    ? $told
+                    : throw new Conflict('Another check stands under this id.');
             }
-            DB::table('instrument_checks')->insert(['id' => $id, 'instrument' => $instrument->id, 'body' => $body, 'user_id' => $by->id, 'at' => CarbonImmutable::now()->utc()->format('Y-m-d H:i:s.v')]);
+            DB::table('instrument_checks')->insert([
+                'id' => $id,
+                'instrument' => $instrument->id,
+                'body' => $body,
+                'user_id' => $by->id,
+                'at' => CarbonImmutable::now()->utc()->format('Y-m-d H:i:s.v'),
+            ]);
             Audit::note($by, 'instrument checked', (string) $instrument->body['name']);
         }
 
         return $told;
     }
 
-    /** @return list<array{person: string, instrument: string, squares: float, freedom: int}> what studies of play tell of each hand, as readings in jobs do; on blocks a hand repeats otherwise than on a lever */
+    /**
+     * @return list<array{person: string, instrument: string, squares: float, freedom: int}> what studies of play tell
+     *     of each hand, as readings in jobs do; on blocks a hand repeats otherwise than on a lever
+     */
     public static function repeats(): array
     {
         $sums = [];
@@ -74,7 +94,10 @@ final readonly class InstrumentChecks
         return $sums;
     }
 
-    /** @return array<string, Repeatability|null> by instrument, how far hands differ with it; as its last study of play told */
+    /**
+     * @return array<string, Repeatability|null> by instrument, how far hands differ with it; as its last study of play
+     *     told
+     */
     public static function hands(): array
     {
         $hands = [];

@@ -17,9 +17,20 @@ final readonly class Listening
 {
     public static function claim(JobHead $job, string $instrument, User $by, string $device): void
     {
-        $row = Instrument::query()->whereNull('retired_at')->find($instrument) ?? throw Refused::because('No such instrument is on the shelf.');
+        $row = Instrument::query()->whereNull('retired_at')->find($instrument)
+            ?? throw Refused::because('No such instrument is on the shelf.');
         $before = DB::table('gauge_claims')->where('instrument', $row->id)->value('job_id');
-        DB::table('gauge_claims')->upsert(['instrument' => $row->id, 'job_id' => $job->id, 'user_id' => $by->id, 'device' => $device, 'since' => self::instant()], ['instrument'], ['job_id', 'user_id', 'device', 'since']);
+        DB::table('gauge_claims')->upsert(
+            [
+                'instrument' => $row->id,
+                'job_id' => $job->id,
+                'user_id' => $by->id,
+                'device' => $device,
+                'since' => self::instant(),
+            ],
+            ['instrument'],
+            ['job_id', 'user_id', 'device', 'since'],
+        );
         Wake::all($job->id);
         if (is_string($before) && $before !== $job->id) {
             Wake::all($before);
@@ -36,7 +47,10 @@ final readonly class Listening
     public static function at(string $instrument, CarbonImmutable $at): ?stdClass
     {
         $claim = DB::table('gauge_claims')->join('control_jobs', 'control_jobs.id', '=', 'gauge_claims.job_id')
-            ->where('instrument', $instrument)->whereNull('control_jobs.closed_at')->where('since', '<=', self::instant($at))->first(['gauge_claims.*']);
+            ->where('instrument', $instrument)
+            ->whereNull('control_jobs.closed_at')
+            ->where('since', '<=', self::instant($at))
+            ->first(['gauge_claims.*']);
 
         return $claim instanceof stdClass ? $claim : null;
     }
@@ -50,19 +64,28 @@ final readonly class Listening
     {
         $carriers = Bridges::carriers();
         $claims = DB::table('gauge_claims')->join('control_jobs', 'control_jobs.id', '=', 'gauge_claims.job_id')
-            ->join('controls', 'controls.id', '=', 'control_jobs.control_id')->join('machines', 'machines.id', '=', 'controls.machine_id')->join('users', 'users.id', '=', 'gauge_claims.user_id')
-            ->whereNull('control_jobs.closed_at')->get(['gauge_claims.*', 'controls.name as control', 'machines.tag', 'users.name as person'])->keyBy('instrument');
+            ->join('controls', 'controls.id', '=', 'control_jobs.control_id')
+            ->join('machines', 'machines.id', '=', 'controls.machine_id')
+            ->join('users', 'users.id', '=', 'gauge_claims.user_id')
+            ->whereNull('control_jobs.closed_at')
+            ->get(['gauge_claims.*', 'controls.name as control', 'machines.tag', 'users.name as person'])
+            ->keyBy('instrument');
         $said = [];
         foreach (Instrument::onTheShelf() as $one) {
             $claim = $claims->get($one->id);
             if (isset($carriers[$one->id]) || ($claim !== null && $claim->job_id === $job->id)) {
                 $here = $claim !== null && $claim->job_id === $job->id && $claim->device === $device;
                 $said[] = [
-                    'instrument' => $one->id, 'name' => (string) $one->body['name'], 'dimension' => $one->kind()->dimension()->value,
+                    'instrument' => $one->id, 'name' => (string) $one->body['name'],
+                    'dimension' => $one->kind()->dimension()->value,
                     'bridge' => isset($carriers[$one->id]) ? $carriers[$one->id]->name : null,
                     'there' => isset($carriers[$one->id]) && Bridges::isThere($carriers[$one->id]),
                     'here' => $here,
-                    'elsewhere' => $claim === null || $here ? null : ($claim->job_id === $job->id ? "{$claim->person}, on another device" : "{$claim->tag}, {$claim->control} ({$claim->person})"),
+                    'elsewhere' => $claim === null || $here
+                        ? null
+                        : ($claim->job_id === $job->id
+                            ? "{$claim->person}, on another device"
+                            : "{$claim->tag}, {$claim->control} ({$claim->person})"),
                 ];
             }
         }

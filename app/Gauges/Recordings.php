@@ -21,8 +21,8 @@ use VividPull\Core\Quantity\Dimension;
 use VividPull\Core\Wire\Node;
 
 /**
- * Pulls that a force gauge recorded, on their way to the job that listens. The points are a curve of that job from the first moment, kept
- * as they came; what lies here is only that somebody should look at it.
+ * Pulls that a force gauge recorded, on their way to the job that listens. The points are a curve of that job from the
+ * first moment, kept as they came; what lies here is only that somebody should look at it.
  */
 final readonly class Recordings
 {
@@ -36,26 +36,48 @@ final readonly class Recordings
         $node->object([...Heard::REQUIRED, 'lines'], Heard::OPTIONAL);
         $heard = Heard::of($node, $now);
         if ($heard->shows() !== Dimension::Force->value) {
-            throw Refused::because("{$heard->name()} shows a {$heard->shows()}, and a pull is recorded with a force gauge. Check which instrument its line is set to.");
+            throw Refused::because(
+                "{$heard->name()} shows a {$heard->shows()}, and a pull is recorded with a force gauge. Check which instrument its line is set to.",
+            );
         }
-        $recording = GaugeRecording::of(array_map(self::line(...), $node->at('lines')->items(GaugeRecording::MOST)), $heard->reads);
+        $recording = GaugeRecording::of(
+            array_map(self::line(...), $node->at('lines')->items(GaugeRecording::MOST)),
+            $heard->reads,
+        );
         $heaviest = round($recording->heaviest(), 1);
         $entered = 'A pull of '.round($recording->lasted(), 1)." s, up to {$heaviest} N,";
-        $known = DB::table('gauge_recordings')->join('traces', 'traces.id', '=', 'trace_id')->where('trace_id', $heard->id)->first(['gauge_recordings.*', 'traces.user_id']);
+        $known = DB::table('gauge_recordings')
+            ->join('traces', 'traces.id', '=', 'trace_id')
+            ->where('trace_id', $heard->id)
+            ->first(['gauge_recordings.*', 'traces.user_id']);
         if ($known instanceof stdClass && $known->bridge_id !== $bridge->id) {
             throw new Conflict('Another recording was sent under this id.');
         }
         $claim = $known instanceof stdClass ? $known : $heard->claim("up to {$heaviest} N");
         DB::transaction(static function () use ($heard, $recording, $claim, $bridge, $now): void {
-            Traces::keep(JobHead::find($claim->job_id), User::query()->findOrFail((int) $claim->user_id), $heard->id, $recording->csv(), $now);
+            Traces::keep(
+                JobHead::find($claim->job_id),
+                User::query()->findOrFail((int) $claim->user_id),
+                $heard->id,
+                $recording->csv(),
+                $now,
+            );
             DB::table('gauge_recordings')->insertOrIgnore([
-                'trace_id' => $heard->id, 'bridge_id' => $bridge->id, 'instrument' => $heard->instrument(), 'job_id' => $claim->job_id, 'seconds' => $recording->lasted(), 'heaviest_n' => $recording->heaviest(),
-                'spoilt' => $recording->spoilt, 'low_battery' => $recording->lowBattery, 'at' => Listening::instant($heard->at), 'received_at' => Listening::instant($now),
+                'trace_id' => $heard->id, 'bridge_id' => $bridge->id, 'instrument' => $heard
+                    ->instrument(), 'job_id' => $claim->job_id, 'seconds' => $recording
+                    ->lasted(), 'heaviest_n' => $recording->heaviest(),
+                'spoilt' => $recording->spoilt, 'low_battery' => $recording->lowBattery,
+                'at' => Listening::instant($heard->at), 'received_at' => Listening::instant($now),
             ]);
         });
         Wake::all($claim->job_id);
 
-        return ['id' => $heard->id, 'entered' => $entered, 'low_battery' => $recording->lowBattery, 'told' => Listening::job($claim->job_id)];
+        return [
+            'id' => $heard->id,
+            'entered' => $entered,
+            'low_battery' => $recording->lowBattery,
+            'told' => Listening::job($claim->job_id),
+        ];
     }
 
     /**
@@ -66,18 +88,37 @@ final readonly class Recordings
     public static function waiting(string $job): array
     {
         $kept = DB::table('entries')->where('job_id', $job)->where('kind', EntryKind::Trace->value)->pluck('body')
-            ->map(static fn (mixed $body): mixed => json_decode((string) $body, true, 64, JSON_THROW_ON_ERROR)['trace'] ?? null)->all();
+            ->map(
+                static fn (mixed $body): mixed => json_decode((string) $body, true, 64, JSON_THROW_ON_ERROR)['trace']
+                    ?? null,
+            )->all();
 
-        return array_values(self::open($job)->get()->reject(static fn (stdClass $row): bool => in_array($row->trace_id, $kept, true))->map(static fn (stdClass $row): array => [
-            'trace' => $row->trace_id, 'instrument' => $row->instrument, 'name' => (string) json_decode((string) $row->body, true, 16, JSON_THROW_ON_ERROR)['name'], 'points' => (int) $row->points,
-            'seconds' => (float) $row->seconds, 'heaviest_n' => (float) $row->heaviest_n, 'spoilt' => (int) $row->spoilt, 'low_battery' => (bool) $row->low_battery,
-            'at' => CarbonImmutable::parse($row->at, 'UTC')->toIso8601ZuluString('millisecond'),
-        ])->all());
+        return array_values(
+            self::open($job)
+                ->get()
+                ->reject(static fn (stdClass $row): bool => in_array($row->trace_id, $kept, true))
+                ->map(static fn (stdClass $row): array => [
+                    'trace' => $row->trace_id,
+                    'instrument' => $row->instrument,
+                    'name' => (string) json_decode((string) $row->body, true, 16, JSON_THROW_ON_ERROR)['name'],
+                    'points' => (int) $row->points,
+                    'seconds' => (float) $row->seconds,
+                    'heaviest_n' => (float) $row->heaviest_n,
+                    'spoilt' => (int) $row->spoilt,
+                    'low_battery' => (bool) $row->low_battery,
+                    'at' => CarbonImmutable::parse($row->at, 'UTC')->toIso8601ZuluString('millisecond'),
+                ])
+                ->all(),
+        );
     }
 
     public static function drop(string $job, string $trace): void
     {
-        DB::table('gauge_recordings')->where('job_id', $job)->where('trace_id', $trace)->whereNull('dropped_at')->update(['dropped_at' => Listening::instant(CarbonImmutable::now())]);
+        DB::table('gauge_recordings')
+            ->where('job_id', $job)
+            ->where('trace_id', $trace)
+            ->whereNull('dropped_at')
+            ->update(['dropped_at' => Listening::instant(CarbonImmutable::now())]);
         Wake::all($job);
     }
 
@@ -86,12 +127,19 @@ final readonly class Recordings
     {
         $pair = $node->items(2);
 
-        return count($pair) === 2 ? [$pair[0]->integer(0, PHP_INT_MAX), $pair[1]->string(80)] : throw BadFile::at($node->path, 'a line is its time in ms and what came.');
+        return count($pair) === 2
+            ? [$pair[0]->integer(0, PHP_INT_MAX), $pair[1]->string(80)]
+            : throw BadFile::at($node->path, 'a line is its time in ms and what came.');
     }
 
     private static function open(string $job): Builder
     {
-        return DB::table('gauge_recordings')->join('traces', 'traces.id', '=', 'gauge_recordings.trace_id')->join('instruments', 'instruments.id', '=', 'gauge_recordings.instrument')
-            ->where('gauge_recordings.job_id', $job)->whereNull('dropped_at')->orderBy('gauge_recordings.at')->select(['gauge_recordings.*', 'traces.points', 'instruments.body']);
+        return DB::table('gauge_recordings')
+            ->join('traces', 'traces.id', '=', 'gauge_recordings.trace_id')
+            ->join('instruments', 'instruments.id', '=', 'gauge_recordings.instrument')
+            ->where('gauge_recordings.job_id', $job)
+            ->whereNull('dropped_at')
+            ->orderBy('gauge_recordings.at')
+            ->select(['gauge_recordings.*', 'traces.points', 'instruments.body']);
     }
 }

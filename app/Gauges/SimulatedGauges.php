@@ -19,13 +19,20 @@ final readonly class SimulatedGauges
 
     private const PATIENCE_S = 0.5;
 
-    /** @return list<array{key: string, name: string, unit: string, machines: list<array{key: string, name: string}>}> */
+    /**
+     * @return list<array{key: string, name: string, unit: string, machines: list<array{key: string, name: string}>}>
+     */
     public static function all(): array
     {
         $found = [];
         foreach (SimulatedKind::cases() as $kind) {
             if (self::socket($kind) !== null) {
-                $found[] = ['key' => $kind->value, 'name' => $kind->label(), 'unit' => $kind->unit(), 'machines' => $kind->unit() === 'mm' ? self::machines() : []];
+                $found[] = [
+                    'key' => $kind->value,
+                    'name' => $kind->label(),
+                    'unit' => $kind->unit(),
+                    'machines' => $kind->unit() === 'mm' ? self::machines() : [],
+                ];
             }
         }
 
@@ -37,13 +44,21 @@ final readonly class SimulatedGauges
     {
         $read = array_values(array_filter(LessonBook::all(), static fn (Lesson $one): bool => $one->points() !== []));
 
-        return array_map(static fn (Lesson $one): array => ['key' => $one->tale->key, 'name' => $one->tale->title], $read);
+        return array_map(
+            static fn (Lesson $one): array => ['key' => $one->tale->key, 'name' => $one->tale->title],
+            $read,
+        );
     }
 
     public static function tell(string $gauge, Node $node): void
     {
         $socket = self::socket(SimulatedKind::tryFrom($gauge)) ?? throw new ModelNotFoundException;
-        $words = array_map(static fn (Node $one): string => preg_match(self::WORDS, $one->string(40)) === 1 ? $one->string(40) : throw BadFile::at($one->path, 'these are no words for a gauge.'), $node->object(['words'])->at('words')->items(10));
+        $words = array_map(
+            static fn (Node $one): string => preg_match(self::WORDS, $one->string(40)) === 1
+                ? $one->string(40)
+                : throw BadFile::at($one->path, 'these are no words for a gauge.'),
+            $node->object(['words'])->at('words')->items(10),
+        );
         $to = @stream_socket_client("unix://{$socket}", $code, $why, self::PATIENCE_S);
         if ($to === false) {
             throw Refused::because('The simulated gauge does not answer. It begins again in a moment.');

@@ -9,8 +9,9 @@ use Illuminate\Support\Facades\DB;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /**
- * What came for a job, told to the screen that listens the moment it comes, as server-sent events (WHATWG HTML, 9.2): `reading` for each,
- * `look` where something else about its gauges changed. It waits to be woken and asks the database for nothing meanwhile.
+ * What came for a job, told to the screen that listens the moment it comes, as server-sent events (WHATWG HTML, 9.2):
+ * `reading` for each, `look` where something else about its gauges changed. It waits to be woken and asks the database
+ * for nothing meanwhile.
  */
 final readonly class Streaming
 {
@@ -57,7 +58,9 @@ final readonly class Streaming
     private static function handOut(string $job, string $device): void
     {
         foreach (Arrivals::handOut($job, $device, CarbonImmutable::now()) as $reading) {
-            self::send("event: reading\ndata: ".json_encode($reading, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE)."\n\n");
+            self::send(
+                "event: reading\ndata: ".json_encode($reading, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE)."\n\n",
+            );
         }
     }
 

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Gauges;
 
 /**
- * How a request tells the streams of a job that something came, without any of them asking again and again: each stream holds a socket
- * for datagrams under its job's name, and waits on it.
+ * How a request tells the streams of a job that something came, without any of them asking again and again: each stream
+ * holds a socket for datagrams under its job's name, and waits on it.
  */
 final class Wake
 {
@@ -71,11 +71,15 @@ final class Wake
         return substr(hash('sha256', $job), 0, 16);
     }
 
-    /** The application's own; somewhere shorter where its path is too long for a socket. Nobody else may tell or listen. */
+    /**
+     * The application's own; somewhere shorter where its path is too long for a socket. Nobody else may tell or listen.
+     */
     private static function folder(): string
     {
         $own = storage_path('framework/wake');
-        $folder = strlen($own) <= self::LONGEST_FOLDER ? $own : sys_get_temp_dir().'/vp-wake-'.substr(hash('sha256', $own), 0, 12);
+        $folder = strlen($own) <= self::LONGEST_FOLDER
+            ? $own
+            : sys_get_temp_dir().'/vp-wake-'.substr(hash('sha256', $own), 0, 12);
         if (! is_dir($folder)) {
             @mkdir($folder, 0700, true);
         }

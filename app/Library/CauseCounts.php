@@ -15,8 +15,8 @@ use VividPull\Core\Family\Families;
 use VividPull\Core\Spec\FamilyKey;
 
 /**
- * How often each cause was at the bottom of it: what closed complaints here say, what a lead changed about that, and what other workshops
- * counted. Only the last two are kept; the first is counted each time.
+ * How often each cause was at the bottom of it: what closed complaints here say, what a lead changed about that, and
+ * what other workshops counted. Only the last two are kept; the first is counted each time.
  */
 final readonly class CauseCounts
 {
@@ -29,7 +29,10 @@ final readonly class CauseCounts
         $kept = DB::table('cause_weights')->where('family', $family->value)->get()->keyBy('cause');
         $counts = [];
         foreach (array_keys(Causes::of($family)->causes) as $cause) {
-            $counts[$cause] = ['here' => max(0, ($found[$cause] ?? 0) + (int) ($kept[$cause]->changed ?? 0)), 'elsewhere' => (int) ($kept[$cause]->elsewhere ?? 0)];
+            $counts[$cause] = [
+                'here' => max(0, ($found[$cause] ?? 0) + (int) ($kept[$cause]->changed ?? 0)),
+                'elsewhere' => (int) ($kept[$cause]->elsewhere ?? 0),
+            ];
         }
 
         return new self($family, $counts);
@@ -65,7 +68,12 @@ final readonly class CauseCounts
         DB::transaction(function () use ($here, $withoutElsewhere, $by, $seen, $before): void {
             DB::table('cause_weights')->where('family', $this->family->value)->lockForUpdate()->get();
             $now = self::of($this->family);
-            Version::mustBe($seen, $now->etag(), "causes {$this->family->value}", array_map(static fn (array $one): int => $one['here'], $now->counts));
+            Version::mustBe(
+                $seen,
+                $now->etag(),
+                "causes {$this->family->value}",
+                array_map(static fn (array $one): int => $one['here'], $now->counts),
+            );
             $found = self::found($this->family);
             foreach ($here as $cause => $count) {
                 self::keep($this->family, $cause, ['changed' => $count - ($found[$cause] ?? 0)]);
@@ -73,7 +81,13 @@ final readonly class CauseCounts
             if ($withoutElsewhere) {
                 DB::table('cause_weights')->where('family', $this->family->value)->update(['elsewhere' => 0]);
             }
-            Audit::note($by, 'causes counted anew', Families::of($this->family)->title(), Audit::changes($before, $here + $before) + ($withoutElsewhere ? ['elsewhere' => 'left out'] : []), "causes {$this->family->value}");
+            Audit::note(
+                $by,
+                'causes counted anew',
+                Families::of($this->family)->title(),
+                Audit::changes($before, $here + $before) + ($withoutElsewhere ? ['elsewhere' => 'left out'] : []),
+                "causes {$this->family->value}",
+            );
         }, 3);
     }
 
@@ -83,14 +97,22 @@ final readonly class CauseCounts
         self::keep($family, $cause, ['elsewhere' => $count]);
     }
 
-    /** @return list<array{family: string, cause: string, label: string, jobs: int}> what was counted here, of every family, for other workshops */
+    /**
+     * @return list<array{family: string, cause: string, label: string, jobs: int}> what was counted here, of every
+     *     family, for other workshops
+     */
     public static function forOthers(): array
     {
         $rows = [];
         foreach (FamilyKey::cases() as $family) {
             foreach (self::of($family)->counts as $cause => $count) {
                 if ($count['here'] > 0) {
-                    $rows[] = ['family' => $family->value, 'cause' => $cause, 'label' => Causes::of($family)->causes[$cause]->label, 'jobs' => $count['here']];
+                    $rows[] = [
+                        'family' => $family->value,
+                        'cause' => $cause,
+                        'label' => Causes::of($family)->causes[$cause]->label,
+                        'jobs' => $count['here'],
+                    ];
                 }
             }
         }
@@ -106,7 +128,10 @@ final readonly class CauseCounts
 
     private function weighed(): Weights
     {
-        return Weights::counted(array_map(static fn (array $one): int => $one['here'], $this->counts), array_map(static fn (array $one): int => $one['elsewhere'], $this->counts));
+        return Weights::counted(
+            array_map(static fn (array $one): int => $one['here'], $this->counts),
+            array_map(static fn (array $one): int => $one['elsewhere'], $this->counts),
+        );
     }
 
     private function etag(): string
@@ -123,9 +148,16 @@ final readonly class CauseCounts
     /** @return array<string, int> complaints here that were closed with each cause */
     private static function found(FamilyKey $family): array
     {
-        $counts = DB::table('complaints')->join('controls', 'controls.id', '=', 'complaints.control_id')->join('spec_versions', 'spec_versions.id', '=', 'controls.spec_version_id')
-            ->whereNotNull('complaints.cause')->whereRaw("json_value(spec_versions.body, '$.family') = ?", [$family->value])
-            ->groupBy('complaints.cause')->selectRaw('complaints.cause as cause, count(*) as jobs')->pluck('jobs', 'cause');
+        $counts = DB::table('complaints')
+            ->join('controls', 'controls.id', '=', 'complaints.control_id')
+            ->join('spec_versions', 'spec_versions.id', '=', 'controls.spec_version_id')
+            ->whereNotNull('complaints.cause')->whereRaw(
+                "json_value(spec_versions.body, '$.family') = ?",
+                [$family->value],
+            )
+            ->groupBy('complaints.cause')
+            ->selectRaw('complaints.cause as cause, count(*) as jobs')
+            ->pluck('jobs', 'cause');
 
         return array_map(intval(...), $counts->all());
     }
@@ -136,6 +168,10 @@ final readonly class CauseCounts
      */
     private static function rows(array $counts): array
     {
-        return array_map(static fn (string $cause, array $one): array => ['key' => $cause] + $one, array_keys($counts), array_values($counts));
+        return array_map(
+            static fn (string $cause, array $one): array => ['key' => $cause] + $one,
+            array_keys($counts),
+            array_values($counts),
+        );
     }
 }

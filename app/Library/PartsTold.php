@@ -11,26 +11,53 @@ use Carbon\CarbonImmutable;
 use VividPull\Core\Cable\Part;
 use VividPull\Core\Log\EntryKind;
 
-/** On which control a cable of a number was fitted, and where it was tried and refused, as signed jobs of the whole shop tell. */
+/**
+ * On which control a cable of a number was fitted, and where it was tried and refused, as signed jobs of the whole shop
+ * tell.
+ */
 final readonly class PartsTold
 {
     /**
-     * @param  array<string, list<array{control: int, tag: string, name: string, key: string, fits: bool, on: string}>>  $told  by number, the latest first
+     * @param  array<string, list<array{control: int, tag: string, name: string, key: string, fits: bool, on:
+     *     string}>>  $told  by number, the latest first
      * @param  array<int, string>  $replaced  the day a cable was last fitted to a control, with a number or without
      */
     private function __construct(private array $told, private array $replaced) {}
 
     public static function ofCables(): self
     {
-        $jobs = EntryRow::query()->whereIn('kind', [EntryKind::Part->value, EntryKind::PartRefused->value])->distinct()->pluck('job_id');
-        $closed = ControlJob::query()->join('controls', 'controls.id', '=', 'control_jobs.control_id')->join('machines', 'machines.id', '=', 'controls.machine_id')
-            ->whereIn('control_jobs.id', $jobs)->whereNotNull('control_jobs.closed_at')->orderByDesc('control_jobs.closed_at')
-            ->toBase()->get(['control_jobs.id', 'control_jobs.closed_at', 'controls.id as control', 'controls.name', 'controls.key', 'machines.tag']);
-        $records = EntryRow::query()->whereIn('job_id', $closed->pluck('id'))->where('kind', EntryKind::Closed->value)->get(['job_id', 'body'])->keyBy('job_id');
+        $jobs = EntryRow::query()
+            ->whereIn('kind', [EntryKind::Part->value, EntryKind::PartRefused->value])
+            ->distinct()
+            ->pluck('job_id');
+        $closed = ControlJob::query()
+            ->join('controls', 'controls.id', '=', 'control_jobs.control_id')
+            ->join('machines', 'machines.id', '=', 'controls.machine_id')
+            ->whereIn('control_jobs.id', $jobs)
+            ->whereNotNull('control_jobs.closed_at')
+            ->orderByDesc('control_jobs.closed_at')
+            ->toBase()->get([
+                'control_jobs.id',
+                'control_jobs.closed_at',
+                'controls.id as control',
+                'controls.name',
+                'controls.key',
+                'machines.tag',
+            ]);
+        $records = EntryRow::query()
+            ->whereIn('job_id', $closed->pluck('id'))
+            ->where('kind', EntryKind::Closed->value)
+            ->get(['job_id', 'body'])
+            ->keyBy('job_id');
         [$told, $replaced] = [[], []];
         foreach ($closed as $one) {
             $record = $records->get($one->id)->body['record'] ?? [];
-            $where = ['control' => (int) $one->control, 'tag' => (string) $one->tag, 'name' => (string) $one->name, 'key' => (string) $one->key];
+            $where = [
+                'control' => (int) $one->control,
+                'tag' => (string) $one->tag,
+                'name' => (string) $one->name,
+                'key' => (string) $one->key,
+            ];
             $on = ShopClock::dayOf(CarbonImmutable::parse($one->closed_at, 'UTC'));
             if (in_array(Part::Cable->value, $record['parts'] ?? [], true)) {
                 $replaced[$where['control']] ??= $on;
@@ -46,16 +73,23 @@ final readonly class PartsTold
     }
 
     /**
-     * What a signed job says of part numbers, those that fitted first. Records from before said the number alone, and only of cables.
+     * What a signed job says of part numbers, those that fitted first. Records from before said the number alone, and
+     * only of cables.
      *
      * @param  array<string, mixed>  $record
      * @return list<array{part: Part, number: string, fits: bool}>
      */
     public static function inRecord(array $record): array
     {
-        $earlier = array_map(static fn (string $number): array => ['part' => Part::Cable->value, 'number' => $number], $record['refused_parts'] ?? []);
+        $earlier = array_map(
+            static fn (string $number): array => ['part' => Part::Cable->value, 'number' => $number],
+            $record['refused_parts'] ?? [],
+        );
         $parts = [];
-        foreach ([[$record['fitted_parts'] ?? [], true], [$record['did_not_fit'] ?? $earlier, false]] as [$list, $fits]) {
+        foreach ([
+            [$record['fitted_parts'] ?? [], true],
+            [$record['did_not_fit'] ?? $earlier, false],
+        ] as [$list, $fits]) {
             foreach ($list as $part) {
                 $parts[] = ['part' => Part::from($part['part']), 'number' => (string) $part['number'], 'fits' => $fits];
             }
@@ -64,7 +98,10 @@ final readonly class PartsTold
         return $parts;
     }
 
-    /** @return list<array{control: int, tag: string, name: string, key: string, fits: bool, on: string}> a control once, as it was told last */
+    /**
+     * @return list<array{control: int, tag: string, name: string, key: string, fits: bool, on: string}> a control once,
+     *     as it was told last
+     */
     public function of(?string $number): array
     {
         $last = [];
@@ -93,7 +130,10 @@ final readonly class PartsTold
         return $this->replaced[$control] ?? null;
     }
 
-    /** @return array{number: string, on: string}|null the number that was fitted to a control last, and the day; null where none was named */
+    /**
+     * @return array{number: string, on: string}|null the number that was fitted to a control last, and the day; null
+     *     where none was named
+     */
     public function fittedTo(int $control): ?array
     {
         $last = null;

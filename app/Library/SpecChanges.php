@@ -22,9 +22,18 @@ final readonly class SpecChanges
     {
         $spec = $version->spec();
         $jobs = ControlJob::query()->with('control.machine')->whereNotNull('closed_at')
-            ->whereHas('control.specVersion', static fn ($versions) => $versions->where('model', $version->model)->where('control', $version->control))
+            ->whereHas(
+                'control.specVersion',
+                static fn ($versions) => $versions
+                    ->where('model', $version->model)
+                    ->where('control', $version->control),
+            )
             ->orderByDesc('closed_at')->limit(self::MOST)->get();
-        $records = EntryRow::query()->whereIn('job_id', $jobs->pluck('id'))->where('kind', EntryKind::Closed->value)->get()->keyBy('job_id');
+        $records = EntryRow::query()
+            ->whereIn('job_id', $jobs->pluck('id'))
+            ->where('kind', EntryKind::Closed->value)
+            ->get()
+            ->keyBy('job_id');
         $changed = [];
         $lookedAt = 0;
         foreach ($jobs as $job) {
@@ -36,8 +45,10 @@ final readonly class SpecChanges
             $lookedAt++;
             if ($again->kind->value !== $left['left']['verdict']) {
                 $changed[] = [
-                    'job' => $job->id, 'tag' => $job->control->machine->tag, 'at' => $job->closed_at?->toIso8601String(),
-                    'left_mm' => (float) $left['left']['mm'], 'was' => $left['left']['verdict'], 'would_be' => $again->kind->value, 'chance_inside' => $again->chance,
+                    'job' => $job->id, 'tag' => $job->control->machine->tag,
+                    'at' => $job->closed_at?->toIso8601String(),
+                    'left_mm' => (float) $left['left']['mm'], 'was' => $left['left']['verdict'],
+                    'would_be' => $again->kind->value, 'chance_inside' => $again->chance,
                 ];
             }
         }
@@ -58,6 +69,12 @@ final readonly class SpecChanges
             return null;
         }
 
-        return Rejudged::by($spec->aim->band, $spec->rule, (float) $left['mm'], (float) ($left['standard_mm'] ?? KeptReading::standard((float) $left['expanded_mm'])), (float) ($left['freedom'] ?? INF));
+        return Rejudged::by(
+            $spec->aim->band,
+            $spec->rule,
+            (float) $left['mm'],
+            (float) ($left['standard_mm'] ?? KeptReading::standard((float) $left['expanded_mm'])),
+            (float) ($left['freedom'] ?? INF),
+        );
     }
 }

@@ -19,7 +19,10 @@ final readonly class SpecContent
         unset($body['source']['checked_by']);
         $sketch = DB::table('spec_sketches')->where('spec_version_id', $spec->id)->value('sum');
 
-        return hash('sha256', (string) json_encode([$body, $spec->run, $spec->name, $spec->minutes, $sketch], JSON_UNESCAPED_UNICODE));
+        return hash(
+            'sha256',
+            (string) json_encode([$body, $spec->run, $spec->name, $spec->minutes, $sketch], JSON_UNESCAPED_UNICODE),
+        );
     }
 
     /**
@@ -32,7 +35,9 @@ final readonly class SpecContent
         $seen = $request->object(['content'])->at('content')->string(64);
         $now = SpecVersion::query()->with('enteredBy')->lockForUpdate()->findOrFail($spec->id);
         if (! hash_equals(self::of($now), $seen)) {
-            throw new Conflict('It was changed since you looked. What it says now is shown beside what it said; look again.');
+            throw new Conflict(
+                'It was changed since you looked. What it says now is shown beside what it said; look again.',
+            );
         }
 
         return $now;

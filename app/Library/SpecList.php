@@ -24,12 +24,23 @@ final readonly class SpecList
     {
         $ids = self::newest($find)->orderBy('model')->orderBy('control')->pluck('id');
         $total = $ids->count();
-        $rows = SpecVersion::query()->whereIn('id', $ids->forPage($page, self::PAGE))->orderBy('model')->orderBy('control')->get();
+        $rows = SpecVersion::query()
+            ->whereIn('id', $ids->forPage($page, self::PAGE))
+            ->orderBy('model')
+            ->orderBy('control')
+            ->get();
         $used = self::used($rows);
         $alone = SpecUse::worksAlone();
 
         return [
-            'specs' => array_values($rows->map(static fn (SpecVersion $one): array => self::brief($one, $alone) + ['machines' => $used["{$one->model}/{$one->control}"] ?? 0])->all()),
+            'specs' => array_values(
+                $rows
+                    ->map(
+                        static fn (SpecVersion $one): array => self::brief($one, $alone)
+                            + ['machines' => $used["{$one->model}/{$one->control}"] ?? 0],
+                    )
+                    ->all(),
+            ),
             'total' => $total,
             'page' => $page,
             'pages' => max(1, (int) ceil($total / self::PAGE)),
@@ -72,8 +83,14 @@ final readonly class SpecList
         }
 
         // Asked last, so that it is asked only of what has the words.
-        return $query->whereNotExists(static fn (QueryBuilder $newer) => $newer->from('spec_versions as newer')->selectRaw('1')
-            ->whereColumn('newer.model', 'spec_versions.model')->whereColumn('newer.control', 'spec_versions.control')->whereColumn('newer.version', '>', 'spec_versions.version'));
+        return $query->whereNotExists(
+            static fn (QueryBuilder $newer) => $newer
+                ->from('spec_versions as newer')
+                ->selectRaw('1')
+                ->whereColumn('newer.model', 'spec_versions.model')
+                ->whereColumn('newer.control', 'spec_versions.control')
+                ->whereColumn('newer.version', '>', 'spec_versions.version'),
+        );
     }
 
     /**
@@ -85,7 +102,9 @@ final readonly class SpecList
         $counts = Control::query()->join('spec_versions', 'spec_versions.id', '=', 'controls.spec_version_id')
             ->whereIn('spec_versions.model', $rows->pluck('model')->unique()->values())
             ->toBase()
-            ->groupBy('spec_versions.model', 'spec_versions.control')->selectRaw('spec_versions.model, spec_versions.control, count(*) as machines')->get();
+            ->groupBy('spec_versions.model', 'spec_versions.control')
+            ->selectRaw('spec_versions.model, spec_versions.control, count(*) as machines')
+            ->get();
         $used = [];
         foreach ($counts as $one) {
             $used["{$one->model}/{$one->control}"] = (int) $one->machines;

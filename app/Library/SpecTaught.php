@@ -12,12 +12,16 @@ use VividPull\Core\Planning\RatioFinding;
 use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
 
-/** What the machines of a model taught about the distances of their spec, where they contradict it: a correction, and what it rests on. */
+/**
+ * What the machines of a model taught about the distances of their spec, where they contradict it: a correction, and
+ * what it rests on.
+ */
 final readonly class SpecTaught
 {
     /**
      * @param  Collection<int, Control>  $controls  of this model and control, on any version
-     * @return array{sentence: string, told: float, learned: float, expanded: float, point_mm: float|null, wire_mm: float|null, machines: list<array{tag: string, learned: float, expanded: float, at: string|null}>}|null
+     * @return array{sentence: string, told: float, learned: float, expanded: float, point_mm: float|null, wire_mm:
+     *     float|null, machines: list<array{tag: string, learned: float, expanded: float, at: string|null}>}|null
      */
     public static function of(SpecVersion $spec, Collection $controls): ?array
     {
@@ -33,7 +37,12 @@ final readonly class SpecTaught
             }
             $priors[] = $prior;
             $learned = exp($prior->ln);
-            $machines[] = ['tag' => $control->machine->tag, 'learned' => $learned, 'expanded' => KeptReading::expanded($learned * $prior->spread), 'at' => $control->summary->at];
+            $machines[] = [
+                'tag' => $control->machine->tag,
+                'learned' => $learned,
+                'expanded' => KeptReading::expanded($learned * $prior->spread),
+                'at' => $control->summary->at,
+            ];
         }
         if ($priors === []) {
             return null;
@@ -41,7 +50,8 @@ final readonly class SpecTaught
         $finding = RatioFinding::across($body, RunCodec::decode(Node::of($spec->run)), $priors);
 
         return $finding === null ? null : [
-            'sentence' => $finding->finding, 'told' => $finding->told, 'learned' => $finding->learned, 'expanded' => KeptReading::expanded($finding->deviation),
+            'sentence' => $finding->finding, 'told' => $finding->told, 'learned' => $finding->learned,
+            'expanded' => KeptReading::expanded($finding->deviation),
             'point_mm' => $finding->pointMm(), 'wire_mm' => $finding->wireMm(), 'machines' => $machines,
         ];
     }

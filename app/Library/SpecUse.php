@@ -14,8 +14,8 @@ use Illuminate\Support\Facades\DB;
 use VividPull\Core\Errors\Refused;
 
 /**
- * By which versions machines are judged: those that a second person checked; where one person works alone, every one with nothing left
- * empty, and each says wherever it judges that nobody checked it.
+ * By which versions machines are judged: those that a second person checked; where one person works alone, every one
+ * with nothing left empty, and each says wherever it judges that nobody checked it.
  */
 final readonly class SpecUse
 {
@@ -30,7 +30,9 @@ final readonly class SpecUse
     public static function setWorksAlone(bool $alone, User $by): void
     {
         DB::transaction(static function () use ($alone, $by): void {
-            $alone ? DB::table('shop_settings')->updateOrInsert(['name' => self::ALONE], ['value' => 'yes']) : DB::table('shop_settings')->where('name', self::ALONE)->delete();
+            $alone
+                ? DB::table('shop_settings')->updateOrInsert(['name' => self::ALONE], ['value' => 'yes'])
+                : DB::table('shop_settings')->where('name', self::ALONE)->delete();
             Audit::note($by, 'second person for specs', $alone ? 'nobody: one person works alone' : 'needed');
         });
     }
@@ -48,11 +50,16 @@ final readonly class SpecUse
     {
         SpecWriter::mustBeWhole($spec);
         if (! self::judges($spec, self::worksAlone())) {
-            throw new Conflict('This is a draft. A second person holds it against its document first; a shop of one person says so under Shop.');
+            throw new Conflict(
+                'This is a draft. A second person holds it against its document first; a shop of one person says so under Shop.',
+            );
         }
     }
 
-    /** On every machine of its model that has no such control, if its enterer asked for that and machines may be judged by it. */
+    /**
+     * On every machine of its model that has no such control, if its enterer asked for that and machines may be judged
+     * by it.
+     */
     public static function hangWhereAsked(SpecVersion $spec, User $by): void
     {
         if (! $spec->hangs || $spec->run === null || ! self::judges($spec, self::worksAlone())) {
@@ -68,14 +75,20 @@ final readonly class SpecUse
     }
 
     /**
-     * A draft that hangs on machines already was put right before any job: they are drawn anew with it, but for one that was drawn otherwise.
+     * A draft that hangs on machines already was put right before any job: they are drawn anew with it, but for one
+     * that was drawn otherwise.
      *
      * @param  array<string, mixed>|null  $before  its run until now
      */
     public static function redraw(SpecVersion $spec, ?array $before): void
     {
         foreach (Control::query()->where('spec_version_id', $spec->id)->get() as $control) {
-            $control->forceFill(['name' => $spec->name, 'minutes' => $spec->minutes] + ($control->run === $before ? ['run' => $spec->run] : []))->save();
+            $control
+                ->forceFill(
+                    ['name' => $spec->name, 'minutes' => $spec->minutes]
+                        + ($control->run === $before ? ['run' => $spec->run] : []),
+                )
+                ->save();
         }
     }
 

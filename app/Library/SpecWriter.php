@@ -31,8 +31,8 @@ use VividPull\Core\Wire\RunDraft;
 use VividPull\Core\Wire\SpecCodec;
 
 /**
- * Writes versions into the library: entered as a draft, held against the document by a second person, then put in force. What a job was
- * judged by is never changed.
+ * Writes versions into the library: entered as a draft, held against the document by a second person, then put in
+ * force. What a job was judged by is never changed.
  */
 final readonly class SpecWriter
 {
@@ -44,7 +44,11 @@ final readonly class SpecWriter
         $written = self::read($node, $by);
 
         return self::withFreeVersion(static fn (): SpecVersion => DB::transaction(static function () use ($written, $by): SpecVersion {
-            $last = (int) SpecVersion::query()->where('model', $written['model'])->where('control', $written['control'])->lockForUpdate()->max('version');
+            $last = (int) SpecVersion::query()
+                ->where('model', $written['model'])
+                ->where('control', $written['control'])
+                ->lockForUpdate()
+                ->max('version');
             $spec = SpecVersion::query()->create($written + ['version' => $last + 1, 'entered_by_id' => $by->id]);
             Audit::note($by, 'spec entered', "{$spec->model} {$spec->name}, version {$spec->version}");
             SpecUse::hangWhereAsked($spec, $by);
@@ -61,7 +65,12 @@ final readonly class SpecWriter
      */
     public static function change(SpecVersion $found, Node $node, User $by, ?string $seen): SpecVersion
     {
-        return DB::transaction(static fn (): SpecVersion => self::changeHeld(SpecVersion::query()->with('enteredBy')->lockForUpdate()->findOrFail($found->id), $node, $by, $seen));
+        return DB::transaction(static fn (): SpecVersion => self::changeHeld(
+            SpecVersion::query()->with('enteredBy')->lockForUpdate()->findOrFail($found->id),
+            $node,
+            $by,
+            $seen,
+        ));
     }
 
     private static function changeHeld(SpecVersion $spec, Node $node, User $by, ?string $seen): SpecVersion
@@ -77,7 +86,13 @@ final readonly class SpecWriter
         Version::mustBe($seen, SpecContent::of($spec), "spec {$spec->id}", $before);
         $spec->forceFill($written)->save();
         SpecUse::redraw($spec, $drawn);
-        Audit::note($by, 'spec draft changed', "{$spec->model} {$spec->name}, version {$spec->version}", Audit::changes($before, self::said($spec)), "spec {$spec->id}");
+        Audit::note(
+            $by,
+            'spec draft changed',
+            "{$spec->model} {$spec->name}, version {$spec->version}",
+            Audit::changes($before, self::said($spec)),
+            "spec {$spec->id}",
+        );
         SpecUse::hangWhereAsked($spec, $by);
 
         return $spec;
@@ -88,7 +103,13 @@ final readonly class SpecWriter
     {
         $spec = $version->spec();
 
-        return ['name' => $version->name, 'says' => $spec->say(), 'printed' => $spec->book->printed, 'source' => $spec->source->say(), 'minutes' => $version->minutes];
+        return [
+            'name' => $version->name,
+            'says' => $spec->say(),
+            'printed' => $spec->book->printed,
+            'source' => $spec->source->say(),
+            'minutes' => $version->minutes,
+        ];
     }
 
     public static function discard(SpecVersion $spec, User $by): void
@@ -120,7 +141,9 @@ final readonly class SpecWriter
             throw new Conflict('This version was checked already.');
         }
         if ($spec->entered_by_id === $by->id) {
-            throw Forbidden::because('Whoever entered a spec does not check it: a second pair of eyes finds what the first passed over.');
+            throw Forbidden::because(
+                'Whoever entered a spec does not check it: a second pair of eyes finds what the first passed over.',
+            );
         }
         self::mustBeWhole($spec);
         $body = $spec->body;
@@ -143,9 +166,17 @@ final readonly class SpecWriter
             throw new Conflict('A draft is not put in force. Have a second person check it first.');
         }
         $moved = Control::query()->where('spec_version_id', '!=', $spec->id)
-            ->whereHas('specVersion', static fn ($versions) => $versions->where('model', $spec->model)->where('control', $spec->control))
+            ->whereHas(
+                'specVersion',
+                static fn ($versions) => $versions->where('model', $spec->model)->where('control', $spec->control),
+            )
             ->update(['spec_version_id' => $spec->id]);
-        Audit::note($by, 'spec put in force', "{$spec->model} {$spec->name}, version {$spec->version}", ['controls' => $moved]);
+        Audit::note(
+            $by,
+            'spec put in force',
+            "{$spec->model} {$spec->name}, version {$spec->version}",
+            ['controls' => $moved],
+        );
 
         return $moved;
     }
@@ -162,13 +193,19 @@ final readonly class SpecWriter
         return ['low_mm' => $read->band->low, 'high_mm' => $read->band->high, 'disagreements' => $read->disagreements];
     }
 
-    /** @return array{model: string, control: string, name: string, minutes: int, body: array<string, mixed>, run: array<string, mixed>, hangs: bool} */
+    /**
+     * @return array{model: string, control: string, name: string, minutes: int, body: array<string, mixed>, run:
+     *     array<string, mixed>, hangs: bool}
+     */
     private static function read(Node $node, User $by): array
     {
         $node->object(['model', 'control', 'name', 'minutes', 'spec', 'run'], ['despite', 'hang']);
         $control = $node->at('control')->id();
         if (preg_match('/^[a-z][a-z0-9_]*$/', $control) !== 1) {
-            throw BadFile::at($node->at('control')->path, 'the short name of a control is small letters, digits and underscores, such as front_brake.');
+            throw BadFile::at(
+                $node->at('control')->path,
+                'the short name of a control is small letters, digits and underscores, such as front_brake.',
+            );
         }
         $spec = SpecCodec::draft($node->at('spec'));
         self::mustAgree($node, $spec);
@@ -194,28 +231,50 @@ final readonly class SpecWriter
         $table = $spec->other(OutcomeTable::class);
         foreach (array_keys($table->movers ?? []) as $id) {
             $adjuster = $run->adjuster($id)
-                ?? throw BadFile::at($node->at('others')->path, 'it is moved by '.Quoted::text($id).', which is no adjuster of this run. Take it out of what moves it, or add the adjuster.');
+                ?? throw BadFile::at(
+                    $node->at('others')->path,
+                    'it is moved by '.Quoted::text($id)
+                        .', which is no adjuster of this run. Take it out of what moves it, or add the adjuster.',
+                );
             // Else a move of four turns, in bevels, would be one of 24 turns.
             if ($table?->unit === StepUnit::Bevel->value && $adjuster->counting()->unit !== StepUnit::Bevel) {
-                throw BadFile::at($node->at('run')->path, "the table of {$table->arm} counts in bevels, and the {$adjuster->name()} in {$adjuster->counting()->unit->plural()}. Say how many bevels a turn of it has.");
+                throw BadFile::at(
+                    $node->at('run')->path,
+                    "the table of {$table->arm} counts in bevels, and the {$adjuster->name()} in {$adjuster->counting()->unit->plural()}. Say how many bevels a turn of it has.",
+                );
             }
         }
     }
 
-    /** What is printed and what is held against must be one thing, and two units must mean the same unless somebody says that the book itself errs. */
+    /**
+     * What is printed and what is held against must be one thing, and two units must mean the same unless somebody says
+     * that the book itself errs.
+     */
     private static function mustAgree(Node $node, Spec $spec): void
     {
         if ($spec->book->printed === null || $spec->aim === null) {
             return;
         }
         $read = $node->at('spec')->making(static fn (): PrintedBand => PrintedBand::read($spec->book->printed));
-        foreach ([[$read->band->low, $spec->aim->band->low], [$read->band->high, $spec->aim->band->high]] as [$printed, $held]) {
-            if (($printed === null) !== ($held === null) || abs(($printed ?? 0.0) - ($held ?? 0.0)) > self::ROUNDING_MM) {
-                throw BadFile::at($node->at('spec')->at('book')->at('printed')->path, "printed is {$read->band->say()}, and held against is {$spec->aim->band->say()}. Make both the same.");
+        foreach ([
+            [$read->band->low, $spec->aim->band->low],
+            [$read->band->high, $spec->aim->band->high],
+        ] as [$printed, $held]) {
+            if (
+                ($printed === null) !== ($held === null)
+                || abs(($printed ?? 0.0) - ($held ?? 0.0)) > self::ROUNDING_MM
+            ) {
+                throw BadFile::at(
+                    $node->at('spec')->at('book')->at('printed')->path,
+                    "printed is {$read->band->say()}, and held against is {$spec->aim->band->say()}. Make both the same.",
+                );
             }
         }
         if ($read->disagreements !== [] && ! ($node->has('despite') && $node->at('despite')->boolean())) {
-            throw Refused::because('Its two units disagree: '.implode(' ', $read->disagreements).' Look at the print again; if it really says so, say that the book does.');
+            throw Refused::because(
+                'Its two units disagree: '.implode(' ', $read->disagreements)
+                    .' Look at the print again; if it really says so, say that the book does.',
+            );
         }
     }
 
@@ -252,7 +311,10 @@ final readonly class SpecWriter
         try {
             return $write();
         } catch (UniqueConstraintViolationException $e) {
-            throw new Conflict('Somebody entered a version of this spec in the same moment. Look at theirs, then enter yours again.', previous: $e);
+            throw new Conflict(
+                'Somebody entered a version of this spec in the same moment. Look at theirs, then enter yours again.',
+                previous: $e,
+            );
         }
     }
 }

@@ -27,9 +27,21 @@ final class Audit extends Model
     protected $guarded = [];
 
     /** @param  array<string, mixed>  $detail */
-    public static function note(?User $by, string $action, string $about, array $detail = [], ?string $subject = null): void
-    {
-        self::query()->create(['subject' => $subject, 'at' => CarbonImmutable::now(), 'user_id' => $by?->id, 'action' => $action, 'about' => mb_substr($about, 0, 120), 'detail' => $detail]);
+    public static function note(
+        ?User $by,
+        string $action,
+        string $about,
+        array $detail = [],
+        ?string $subject = null,
+    ): void {
+        self::query()->create([
+            'subject' => $subject,
+            'at' => CarbonImmutable::now(),
+            'user_id' => $by?->id,
+            'action' => $action,
+            'about' => mb_substr($about, 0, 120),
+            'detail' => $detail,
+        ]);
     }
 
     /**

@@ -79,7 +79,8 @@ final class Control extends Model
     protected function casts(): array
     {
         return [
-            'run' => 'array', 'summary' => SummaryCast::class, 'planned_on' => 'immutable_date', 'due_on' => 'immutable_date', 'minutes' => 'integer',
+            'run' => 'array', 'summary' => SummaryCast::class, 'planned_on' => 'immutable_date',
+            'due_on' => 'immutable_date', 'minutes' => 'integer',
         ];
     }
 }

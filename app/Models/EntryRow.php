@@ -50,8 +50,17 @@ final class EntryRow extends Model
      * @param  string|null  $device  the one it was written on; null for what the server or a file wrote
      * @param  string  $digest  of what was sent, to tell a repeat from another entry under its id
      */
-    public static function write(Link $place, ?string $job, EntryKind $kind, array $body, Stamp $stamp, int $userId, string $digest, CarbonImmutable $now, ?string $device = null): void
-    {
+    public static function write(
+        Link $place,
+        ?string $job,
+        EntryKind $kind,
+        array $body,
+        Stamp $stamp,
+        int $userId,
+        string $digest,
+        CarbonImmutable $now,
+        ?string $device = null,
+    ): void {
         $row = [
             'id' => $stamp->id,
             'visit_id' => $place->visit,
@@ -64,7 +73,10 @@ final class EntryRow extends Model
             'at_utc' => CarbonImmutable::parse($stamp->at)->utc()->format(self::INSTANT),
             'received_at' => $now->utc()->format(self::INSTANT),
             'user_id' => $userId,
-            'by' => json_encode(['id' => $stamp->by->id, 'name' => $stamp->by->name, 'role' => $stamp->by->role->value], JSON_THROW_ON_ERROR),
+            'by' => json_encode(
+                ['id' => $stamp->by->id, 'name' => $stamp->by->name, 'role' => $stamp->by->role->value],
+                JSON_THROW_ON_ERROR,
+            ),
             'after' => $stamp->after,
             'digest' => $digest,
             'device' => $device,

@@ -8,7 +8,8 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * A computer of the workshop that carries what gauges send, by a token of its own. One that was ended stays, since readings name it.
+ * A computer of the workshop that carries what gauges send, by a token of its own. One that was ended stays, since
+ * readings name it.
  *
  * @property string $id
  * @property string $name

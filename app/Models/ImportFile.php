@@ -8,8 +8,8 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * A file being taken in. It lies beside the server until it is done with; how far it got is written beside it, since what is written in
- * one transaction is seen only at its end.
+ * A file being taken in. It lies beside the server until it is done with; how far it got is written beside it, since
+ * what is written in one transaction is seen only at its end.
  *
  * @property string $id
  * @property int $user_id
@@ -63,6 +63,11 @@ final class ImportFile extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['report' => 'array', 'at' => 'immutable_datetime:Y-m-d H:i:s.v', 'finished_at' => 'immutable_datetime:Y-m-d H:i:s.v', 'lines' => 'integer'];
+        return [
+            'report' => 'array',
+            'at' => 'immutable_datetime:Y-m-d H:i:s.v',
+            'finished_at' => 'immutable_datetime:Y-m-d H:i:s.v',
+            'lines' => 'integer',
+        ];
     }
 }

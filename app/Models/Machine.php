@@ -83,6 +83,12 @@ final class Machine extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['ran_until' => 'immutable_datetime', 'retired_at' => 'immutable_datetime', 'usage_reading' => 'integer', 'usage_before' => 'integer', 'year' => 'integer'];
+        return [
+            'ran_until' => 'immutable_datetime',
+            'retired_at' => 'immutable_datetime',
+            'usage_reading' => 'integer',
+            'usage_before' => 'integer',
+            'year' => 'integer',
+        ];
     }
 }

@@ -31,6 +31,11 @@ final class MeterReading extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['at' => 'immutable_datetime:Y-m-d H:i:s.v', 'face' => 'integer', 'usage' => 'integer', 'is_new_meter' => 'boolean'];
+        return [
+            'at' => 'immutable_datetime:Y-m-d H:i:s.v',
+            'face' => 'integer',
+            'usage' => 'integer',
+            'is_new_meter' => 'boolean',
+        ];
     }
 }

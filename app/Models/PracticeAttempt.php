@@ -42,6 +42,11 @@ final class PracticeAttempt extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['begun_at' => 'immutable_datetime', 'ended_at' => 'immutable_datetime', 'score' => 'array', 'help' => Help::class];
+        return [
+            'begun_at' => 'immutable_datetime',
+            'ended_at' => 'immutable_datetime',
+            'score' => 'array',
+            'help' => Help::class,
+        ];
     }
 }

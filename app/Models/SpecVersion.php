@@ -78,6 +78,13 @@ final class SpecVersion extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['body' => 'array', 'run' => 'array', 'version' => 'integer', 'minutes' => 'integer', 'hangs' => 'boolean', 'checked_at' => 'immutable_datetime'];
+        return [
+            'body' => 'array',
+            'run' => 'array',
+            'version' => 'integer',
+            'minutes' => 'integer',
+            'hangs' => 'boolean',
+            'checked_at' => 'immutable_datetime',
+        ];
     }
 }

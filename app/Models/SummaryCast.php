@@ -16,13 +16,18 @@ use LogicException;
  */
 final class SummaryCast implements CastsAttributes
 {
-    /** A summary never changes in place. Kept beside the row it would be written again, in newer words, with whatever else of the row is saved. */
+    /**
+     * A summary never changes in place. Kept beside the row it would be written again, in newer words, with whatever
+     * else of the row is saved.
+     */
     public bool $withoutObjectCaching = true;
 
     /** @param  array<string, mixed>  $attributes */
     public function get(Model $model, string $key, mixed $value, array $attributes): ?ControlSummary
     {
-        return is_string($value) ? ControlSummary::fromArray(json_decode($value, true, flags: JSON_THROW_ON_ERROR)) : null;
+        return is_string($value)
+            ? ControlSummary::fromArray(json_decode($value, true, flags: JSON_THROW_ON_ERROR))
+            : null;
     }
 
     /** @param  array<string, mixed>  $attributes */

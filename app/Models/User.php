@@ -60,6 +60,7 @@ final class User extends Authenticatable
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ReadUnits::KINDS + ['role' => Role::class, 'password' => 'hashed', 'pin' => 'hashed', 'left_at' => 'immutable_datetime'];
+        return ReadUnits::KINDS
+            + ['role' => Role::class, 'password' => 'hashed', 'pin' => 'hashed', 'left_at' => 'immutable_datetime'];
     }
 }

@@ -12,8 +12,8 @@ use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\Cookie;
 
 /**
- * The browser that somebody works with, by a secret of its own. A PIN takes over only where its owner once showed the password, and each
- * entry carries the device it was written on.
+ * The browser that somebody works with, by a secret of its own. A PIN takes over only where its owner once showed the
+ * password, and each entry carries the device it was written on.
  */
 final readonly class Device
 {
@@ -33,14 +33,24 @@ final readonly class Device
     {
         $secret = $request->cookie(self::COOKIE);
 
-        return is_string($secret) && preg_match('/^[A-Za-z0-9]{'.self::LETTERS.'}$/D', $secret) === 1 ? new self($secret) : null;
+        return is_string($secret) && preg_match('/^[A-Za-z0-9]{'.self::LETTERS.'}$/D', $secret) === 1
+            ? new self($secret)
+            : null;
     }
 
     /** The password was shown here. */
     public static function trustedBy(Request $request, User $user): self
     {
         $device = self::of($request) ?? new self(Str::random(self::LETTERS));
-        DB::table('device_people')->upsert(['device' => $device->digest(), 'user_id' => $user->id, 'at' => CarbonImmutable::now()->utc()->format('Y-m-d H:i:s.v')], ['device', 'user_id'], ['at']);
+        DB::table('device_people')->upsert(
+            [
+                'device' => $device->digest(),
+                'user_id' => $user->id,
+                'at' => CarbonImmutable::now()->utc()->format('Y-m-d H:i:s.v'),
+            ],
+            ['device', 'user_id'],
+            ['at'],
+        );
 
         return $device;
     }
@@ -54,12 +64,26 @@ final readonly class Device
 
     public function knows(string $login): bool
     {
-        return DB::table('device_people')->join('users', 'users.id', '=', 'device_people.user_id')->where('device', $this->digest())->where('users.login', $login)->exists();
+        return DB::table('device_people')
+            ->join('users', 'users.id', '=', 'device_people.user_id')
+            ->where('device', $this->digest())
+            ->where('users.login', $login)
+            ->exists();
     }
 
     public function cookie(Request $request): Cookie
     {
-        return new Cookie(self::COOKIE, $this->secret, CarbonImmutable::now()->addDays(self::DAYS), '/', null, $request->isSecure(), true, false, Cookie::SAMESITE_LAX);
+        return new Cookie(
+            self::COOKIE,
+            $this->secret,
+            CarbonImmutable::now()->addDays(self::DAYS),
+            '/',
+            null,
+            $request->isSecure(),
+            true,
+            false,
+            Cookie::SAMESITE_LAX,
+        );
     }
 
     /** As the log names it. */

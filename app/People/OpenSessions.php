@@ -18,8 +18,19 @@ final readonly class OpenSessions
     public static function of(User $user, string $own): array
     {
         $rows = DB::table('sessions')->join('users', 'users.id', '=', 'sessions.user_id')
-            ->when(! $user->acting()->may(Permission::KeepShop), static fn ($sessions) => $sessions->where('users.id', $user->id))
-            ->orderByDesc('last_activity')->limit(self::MOST)->get(['sessions.id', 'users.name', 'sessions.ip_address', 'sessions.user_agent', 'sessions.last_activity']);
+            ->when(
+                ! $user->acting()->may(Permission::KeepShop),
+                static fn ($sessions) => $sessions->where('users.id', $user->id),
+            )
+            ->orderByDesc('last_activity')
+            ->limit(self::MOST)
+            ->get([
+                'sessions.id',
+                'users.name',
+                'sessions.ip_address',
+                'sessions.user_agent',
+                'sessions.last_activity',
+            ]);
 
         return array_values($rows->map(static fn (object $row): array => [
             // Not the id itself, which is as good as a password.
@@ -36,7 +47,10 @@ final readonly class OpenSessions
     public static function end(User $user, string $key): bool
     {
         $sessions = DB::table('sessions')->whereNotNull('user_id')
-            ->when(! $user->acting()->may(Permission::KeepShop), static fn ($all) => $all->where('user_id', $user->id))->pluck('id');
+            ->when(
+                ! $user->acting()->may(Permission::KeepShop),
+                static fn ($all) => $all->where('user_id', $user->id),
+            )->pluck('id');
         foreach ($sessions as $id) {
             if (hash_equals(self::key((string) $id), $key)) {
                 return DB::table('sessions')->where('id', $id)->delete() === 1;
@@ -54,7 +68,14 @@ final readonly class OpenSessions
     /** A device as people would call it, from what its browser says of itself. */
     private static function device(string $agent): string
     {
-        $kinds = ['iPhone' => 'iPhone', 'iPad' => 'iPad', 'Android' => 'Android', 'Windows' => 'Windows', 'Macintosh' => 'Mac', 'Linux' => 'Linux'];
+        $kinds = [
+            'iPhone' => 'iPhone',
+            'iPad' => 'iPad',
+            'Android' => 'Android',
+            'Windows' => 'Windows',
+            'Macintosh' => 'Mac',
+            'Linux' => 'Linux',
+        ];
         foreach ($kinds as $word => $name) {
             if (str_contains($agent, $word)) {
                 return $name;

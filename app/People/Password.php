@@ -22,28 +22,52 @@ final readonly class Password
     public static function check(string $password, User $of): void
     {
         match (true) {
-            preg_match('/[\x00-\x1f\x7f]/', $password) === 1 => throw Refused::because('A password holds letters, digits and signs that can be typed. Take the others out.'),
-            mb_strlen($password) < self::LEAST => throw Refused::because('A password has at least '.self::LEAST.' letters. A few words do well.'),
-            strlen($password) > self::MOST_BYTES => throw Refused::because('A password has at most '.self::MOST_BYTES.' bytes; this one has '.strlen($password).'. Letters with accents count two or more.'),
-            self::isCommon($password) => throw Refused::because('That password is one of the first that anybody would try. A few words that do not belong together do well.'),
-            self::isOfName($password, $of) => throw Refused::because('That password is made of your own name. Choose another.'),
+            preg_match('/[\x00-\x1f\x7f]/', $password) === 1 => throw Refused::because(
+                'A password holds letters, digits and signs that can be typed. Take the others out.',
+            ),
+            mb_strlen($password) < self::LEAST => throw Refused::because(
+                'A password has at least '.self::LEAST.' letters. A few words do well.',
+            ),
+            strlen($password) > self::MOST_BYTES => throw Refused::because(
+                'A password has at most '.self::MOST_BYTES.' bytes; this one has '.strlen($password)
+                    .'. Letters with accents count two or more.',
+            ),
+            self::isCommon($password) => throw Refused::because(
+                'That password is one of the first that anybody would try. A few words that do not belong together do well.',
+            ),
+            self::isOfName($password, $of) => throw Refused::because(
+                'That password is made of your own name. Choose another.',
+            ),
             default => null,
         };
     }
 
-    /** On the list of those tried first, with digits and signs at its ends, one letter again and again, or a run of keys. */
+    /**
+     * On the list of those tried first, with digits and signs at its ends, one letter again and again, or a run of
+     * keys.
+     */
     private static function isCommon(string $password): bool
     {
         $plain = mb_strtolower($password);
         $bare = (string) preg_replace('/^[^a-z]+|[^a-z]+$/', '', $plain);
         $list = self::list();
 
-        return isset($list[$plain]) || isset($list[$bare]) || count(array_unique(mb_str_split($plain))) < 5 || self::isRun($plain) || preg_match('/^(.{1,6})\1+$/u', $plain) === 1;
+        return isset($list[$plain])
+            || isset($list[$bare])
+            || count(array_unique(mb_str_split($plain))) < 5
+            || self::isRun($plain)
+            || preg_match('/^(.{1,6})\1+$/u', $plain) === 1;
     }
 
     private static function isRun(string $plain): bool
     {
-        foreach (['0123456789012345678901234567890', 'abcdefghijklmnopqrstuvwxyz', 'qwertyuiopasdfghjklzxcvbnm', 'qwertzuiopasdfghjklyxcvbnm', '1q2w3e4r5t6y7u8i9o0p'] as $run) {
+        foreach ([
+            '0123456789012345678901234567890',
+            'abcdefghijklmnopqrstuvwxyz',
+            'qwertyuiopasdfghjklzxcvbnm',
+            'qwertzuiopasdfghjklyxcvbnm',
+            '1q2w3e4r5t6y7u8i9o0p',
+        ] as $run) {
             if (str_contains($run, $plain) || str_contains(strrev($run), $plain)) {
                 return true;
             }
@@ -55,9 +79,16 @@ final readonly class Password
     private static function isOfName(string $password, User $of): bool
     {
         $plain = (string) preg_replace('/[^a-z]/', '', mb_strtolower($password));
-        $names = array_filter([$of->login, (string) preg_replace('/[^a-z]/', '', mb_strtolower($of->name))], static fn (string $name): bool => strlen($name) >= self::LEAST_NAME);
+        $names = array_filter(
+            [$of->login, (string) preg_replace('/[^a-z]/', '', mb_strtolower($of->name))],
+            static fn (string $name): bool => strlen($name) >= self::LEAST_NAME,
+        );
 
-        return array_filter($names, static fn (string $name): bool => $plain === $name || preg_match('/^('.preg_quote($name, '/').')+$/', $plain) === 1) !== [];
+        return array_filter(
+            $names,
+            static fn (string $name): bool => $plain === $name
+                || preg_match('/^('.preg_quote($name, '/').')+$/', $plain) === 1,
+        ) !== [];
     }
 
     /** @return array<string, true> */

@@ -20,7 +20,12 @@ use VividPull\Core\Wire\Node;
 final readonly class ReadUnits
 {
     /** What may be chosen, as it is called in both tables. */
-    public const KINDS = ['lengths' => LengthStyle::class, 'forces' => ForceStyle::class, 'speeds' => SpeedStyle::class, 'decimals' => DecimalMark::class];
+    public const KINDS = [
+        'lengths' => LengthStyle::class,
+        'forces' => ForceStyle::class,
+        'speeds' => SpeedStyle::class,
+        'decimals' => DecimalMark::class,
+    ];
 
     public static function of(User $user): Units
     {
@@ -39,13 +44,22 @@ final readonly class ReadUnits
     /** @return array<string, string> */
     public static function wire(Units $units): array
     {
-        return ['lengths' => $units->lengths->value, 'forces' => $units->forces->value, 'speeds' => $units->speeds->value, 'decimals' => $units->decimals->value];
+        return [
+            'lengths' => $units->lengths->value,
+            'forces' => $units->forces->value,
+            'speeds' => $units->speeds->value,
+            'decimals' => $units->decimals->value,
+        ];
     }
 
     /** @return array<string, string|null> what a person chose; null for as the shop reads it */
     public static function chosen(User $user): array
     {
-        return self::each(static fn (string $kind): ?string => $user->getAttribute($kind) instanceof BackedEnum ? (string) $user->getAttribute($kind)->value : null);
+        return self::each(
+            static fn (string $kind): ?string => $user->getAttribute($kind) instanceof BackedEnum
+                ? (string) $user->getAttribute($kind)->value
+                : null,
+        );
     }
 
     /** @return array<string, string|null> */
@@ -68,9 +82,16 @@ final readonly class ReadUnits
         $before = self::ofTheShop();
         DB::transaction(static function () use ($node, $by, $before): void {
             foreach (self::read($node) as $kind => $value) {
-                $value === null ? DB::table('shop_settings')->where('name', $kind)->delete() : DB::table('shop_settings')->updateOrInsert(['name' => $kind], ['value' => $value]);
+                $value === null
+                    ? DB::table('shop_settings')->where('name', $kind)->delete()
+                    : DB::table('shop_settings')->updateOrInsert(['name' => $kind], ['value' => $value]);
             }
-            Audit::note($by, 'units of the shop', implode(', ', array_filter(self::ofTheShop(), is_string(...))), Audit::changes($before, self::ofTheShop()));
+            Audit::note(
+                $by,
+                'units of the shop',
+                implode(', ', array_filter(self::ofTheShop(), is_string(...))),
+                Audit::changes($before, self::ofTheShop()),
+            );
         });
     }
 
@@ -85,7 +106,9 @@ final readonly class ReadUnits
             }
         }
 
-        return $read === [] ? throw Refused::because('Say what is to be read otherwise: lengths, forces, speeds or decimals.') : $read;
+        return $read === []
+            ? throw Refused::because('Say what is to be read otherwise: lengths, forces, speeds or decimals.')
+            : $read;
     }
 
     /**

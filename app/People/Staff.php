@@ -28,8 +28,8 @@ final readonly class Staff
     private const PIN = '/^\d{4,8}$/';
 
     /**
-     * A sign-in name as it is stored, from what was typed: trailing blanks, capitals and accents make no other name, and no other count of
-     * tries.
+     * A sign-in name as it is stored, from what was typed: trailing blanks, capitals and accents make no other name,
+     * and no other count of tries.
      */
     public static function loginOf(string $typed): string
     {
@@ -61,11 +61,19 @@ final readonly class Staff
         $node->object(['login', 'name', 'role']);
         $login = mb_strtolower(trim($node->at('login')->string(40)));
         if (preg_match(self::LOGIN, $login) !== 1) {
-            throw BadFile::at($node->at('login')->path, 'a sign-in name is 2 to 40 small letters and digits, and begins with a letter.');
+            throw BadFile::at(
+                $node->at('login')->path,
+                'a sign-in name is 2 to 40 small letters and digits, and begins with a letter.',
+            );
         }
         $password = self::freshPassword();
         try {
-            $user = User::query()->create(['login' => $login, 'name' => self::free($node->at('name')->name(), null), 'role' => $node->at('role')->enum(Role::class), 'password' => $password]);
+            $user = User::query()->create([
+                'login' => $login,
+                'name' => self::free($node->at('name')->name(), null),
+                'role' => $node->at('role')->enum(Role::class),
+                'password' => $password,
+            ]);
         } catch (UniqueConstraintViolationException $e) {
             throw new Conflict("Somebody signs in as {$login} already.", previous: $e);
         }
@@ -90,14 +98,30 @@ final readonly class Staff
             $before = self::said($user);
             Version::mustBe($seen, Version::of($before), "person {$user->login}", $before);
             $leads = User::query()->where('role', Role::Lead)->whereNull('left_at')->lockForUpdate()->get();
-            if ($user->role === Role::Lead && ($role !== Role::Lead || ! $here) && $leads->where('id', '!=', $user->id)->isEmpty()) {
+            if (
+                $user->role === Role::Lead
+                && ($role !== Role::Lead || ! $here)
+                && $leads->where('id', '!=', $user->id)->isEmpty()
+            ) {
                 throw Refused::because("{$user->name} is the only lead here. Make somebody else a lead first.");
             }
-            $user->forceFill(['name' => self::free($node->at('name')->name(), $user), 'role' => $role, 'left_at' => $here ? null : ($user->left_at ?? CarbonImmutable::now())])->save();
+            $user
+                ->forceFill([
+                    'name' => self::free($node->at('name')->name(), $user),
+                    'role' => $role,
+                    'left_at' => $here ? null : ($user->left_at ?? CarbonImmutable::now()),
+                ])
+                ->save();
             if (! $here) {
                 DB::table('sessions')->where('user_id', $user->id)->delete();
             }
-            Audit::note($by, $here ? 'person changed' : 'person left', "{$user->name} ({$user->login})", Audit::changes($before, self::said($user)), "person {$user->login}");
+            Audit::note(
+                $by,
+                $here ? 'person changed' : 'person left',
+                "{$user->name} ({$user->login})",
+                Audit::changes($before, self::said($user)),
+                "person {$user->login}",
+            );
         });
     }
 
@@ -132,7 +156,12 @@ final readonly class Staff
         if ($pin !== null && preg_match(self::PIN, $pin) !== 1) {
             throw Refused::because('A PIN is 4 to 8 digits.');
         }
-        if ($pin !== null && (count(array_unique(str_split($pin))) === 1 || str_contains('0123456789', $pin) || str_contains('9876543210', $pin))) {
+        if (
+            $pin !== null
+            && (count(array_unique(str_split($pin))) === 1
+                || str_contains('0123456789', $pin)
+                || str_contains('9876543210', $pin))
+        ) {
             throw Refused::because('That PIN is the first one anybody would try. Choose another.');
         }
         $user->forceFill(['pin' => $pin, 'pin_misses' => 0])->save();

@@ -9,7 +9,10 @@ use App\Models\User;
 use Illuminate\Support\Facades\Hash;
 use VividPull\Core\Errors\Refused;
 
-/** A shared tablet changes hands by PIN. Four digits are soon guessed, so few wrong ones lock it until its owner signs in with the password. */
+/**
+ * A shared tablet changes hands by PIN. Four digits are soon guessed, so few wrong ones lock it until its owner signs
+ * in with the password.
+ */
 final readonly class TakeOver
 {
     private const MOST_MISSES = 5;
@@ -26,12 +29,20 @@ final readonly class TakeOver
         }
         if ($device?->knows($next->login) !== true) {
             Audit::note($from, 'PIN on an unknown device', "{$next->name} ({$next->login})");
-            throw Refused::because("{$next->name} has not signed in with the password on this device. Once that is done, the PIN takes over here.");
+            throw Refused::because(
+                "{$next->name} has not signed in with the password on this device. Once that is done, the PIN takes over here.",
+            );
         }
         // Counted before it is looked at, so that tries side by side cannot outrun the count.
-        $counted = User::query()->whereKey($next->id)->where('pin_misses', '<', self::MOST_MISSES)->increment('pin_misses');
+        $counted = User::query()
+            ->whereKey($next->id)
+            ->where('pin_misses', '<', self::MOST_MISSES)
+            ->increment('pin_misses');
         if ($counted === 0) {
-            throw Refused::because("The PIN of {$next->name} is locked after ".self::MOST_MISSES.' wrong tries. Signing in with the password opens it again.');
+            throw Refused::because(
+                "The PIN of {$next->name} is locked after ".self::MOST_MISSES
+                    .' wrong tries. Signing in with the password opens it again.',
+            );
         }
         if (! Hash::check($pin, $next->pin)) {
             Audit::note($from, 'PIN missed', "{$next->name} ({$next->login})");

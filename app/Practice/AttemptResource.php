@@ -14,7 +14,10 @@ use VividPull\Core\Practice\Lesson\ScoreCodec;
 use VividPull\Core\Practice\Lesson\Scorer;
 use VividPull\Core\Wire\StateCodec;
 
-/** An attempt as its screen needs it: the job as any other is shown, the machine beside it, and when it is over how it went. */
+/**
+ * An attempt as its screen needs it: the job as any other is shown, the machine beside it, and when it is over how it
+ * went.
+ */
 final readonly class AttemptResource
 {
     /** @return array<string, mixed> */
@@ -24,7 +27,14 @@ final readonly class AttemptResource
 
         return [
             'id' => $row->id,
-            'lesson' => ['key' => $tale->key, 'title' => $tale->title, 'teaches' => $tale->teaches, 'story' => $tale->story, 'next' => $attempt->isOver() ? LessonList::after($row->user, $tale->key) : null, 'learned' => LessonList::total($row) >= LessonList::LEARNED],
+            'lesson' => [
+                'key' => $tale->key,
+                'title' => $tale->title,
+                'teaches' => $tale->teaches,
+                'story' => $tale->story,
+                'next' => $attempt->isOver() ? LessonList::after($row->user, $tale->key) : null,
+                'learned' => LessonList::total($row) >= LessonList::LEARNED,
+            ],
             'is_over' => $attempt->isOver(),
             'job' => self::job($row, $attempt),
             'machine' => MachineView::of($attempt),
@@ -44,8 +54,18 @@ final readonly class AttemptResource
             'visit' => $row->id,
             'opened_at' => $row->begun_at->toIso8601String(),
             'corrects' => null,
-            'people' => [['name' => $person->name, 'role' => $person->role->value, 'at' => $row->begun_at->toIso8601String()]],
-            'machine' => ['tag' => 'Practice', 'name' => $attempt->lesson->tale->title, 'usage' => 0, 'usage_unit' => 'uses', 'stood_minutes' => null],
+            'people' => [[
+                'name' => $person->name,
+                'role' => $person->role->value,
+                'at' => $row->begun_at->toIso8601String(),
+            ]],
+            'machine' => [
+                'tag' => 'Practice',
+                'name' => $attempt->lesson->tale->title,
+                'usage' => 0,
+                'usage_unit' => 'uses',
+                'stood_minutes' => null,
+            ],
             'control' => ['key' => 'practice', 'name' => $title, 'due_on' => null, 'due_why' => null],
             'from_file' => false,
             'heat_again' => null,

@@ -33,7 +33,9 @@ use VividPull\Core\Practice\Lesson\Scorer;
 use VividPull\Core\Wire\EntryCodec;
 use VividPull\Core\Wire\Node;
 
-/** Lessons being worked. What is done and written is appended to the attempt alone; the shop's log knows nothing of it. */
+/**
+ * Lessons being worked. What is done and written is appended to the attempt alone; the shop's log knows nothing of it.
+ */
 final readonly class Attempts
 {
     private const TAKEN = 'Something else was already done under this id. Nothing was changed.';
@@ -49,17 +51,25 @@ final readonly class Attempts
     }
 
     /** @throws Conflict If the id stands for another attempt. */
-    public static function begin(string $id, Lesson $lesson, User $user, CarbonImmutable $now, ?PracticeTask $task = null): PracticeAttempt
-    {
+    public static function begin(
+        string $id,
+        Lesson $lesson,
+        User $user,
+        CarbonImmutable $now,
+        ?PracticeTask $task = null,
+    ): PracticeAttempt {
         if ($task !== null && $task->lesson !== $lesson->tale->key) {
             throw Refused::because('Another lesson is set there.');
         }
         $made = PracticeAttempt::query()->firstOrCreate(['id' => $id], [
-            'user_id' => $user->id, 'lesson' => $lesson->tale->key, 'begun_at' => $now, 'task_id' => $task?->id, 'help' => $task->help ?? Help::Asked,
+            'user_id' => $user->id, 'lesson' => $lesson->tale->key, 'begun_at' => $now, 'task_id' => $task?->id,
+            'help' => $task->help ?? Help::Asked,
             'frame' => json_encode(LessonFile::encode($lesson), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION),
         ]);
 
-        return $made->user_id === $user->id && $made->lesson === $lesson->tale->key ? $made : throw new Conflict('Another attempt was already begun under this id.');
+        return $made->user_id === $user->id && $made->lesson === $lesson->tale->key
+            ? $made
+            : throw new Conflict('Another attempt was already begun under this id.');
     }
 
     /** Everything that was done and written in it, done again. */
@@ -77,10 +87,26 @@ final readonly class Attempts
     {
         return self::append($row, $request->id, $request->digest, static function (Attempt $attempt) use ($request, $row, $now): array {
             $draft = self::draft($request, $attempt->job(), self::person($row));
-            $stamp = new Stamp($request->id, $request->at, self::person($row), $request->after, $request->line, $now->utc()->format('Y-m-d\TH:i:s.vP'));
-            $attempt->write((new EntryCodec($attempt->job()->run))->body($draft->kind, Node::of($draft->body, '$.body'), $stamp));
+            $stamp = new Stamp(
+                $request->id,
+                $request->at,
+                self::person($row),
+                $request->after,
+                $request->line,
+                $now->utc()->format('Y-m-d\TH:i:s.vP'),
+            );
+            $attempt->write((new EntryCodec($attempt->job()->run))->body(
+                $draft->kind,
+                Node::of($draft->body, '$.body'),
+                $stamp,
+            ));
 
-            return ['kind' => $draft->kind->value, 'body' => $draft->body, 'line' => $request->line, 'at' => $request->at];
+            return [
+                'kind' => $draft->kind->value,
+                'body' => $draft->body,
+                'line' => $request->line,
+                'at' => $request->at,
+            ];
         }, $now);
     }
 
@@ -103,9 +129,17 @@ final readonly class Attempts
         }, $now);
     }
 
-    /** @param  callable(Attempt): array{kind: string|null, body: array<string, mixed>, line: string|null, at: string}  $do */
-    private static function append(PracticeAttempt $row, string $id, string $digest, callable $do, CarbonImmutable $now): Attempt
-    {
+    /**
+     * @param  callable(Attempt): array{kind: string|null, body: array<string, mixed>, line: string|null, at:
+     *     string}  $do
+     */
+    private static function append(
+        PracticeAttempt $row,
+        string $id,
+        string $digest,
+        callable $do,
+        CarbonImmutable $now,
+    ): Attempt {
         return DB::transaction(static function () use ($row, $id, $digest, $do, $now): Attempt {
             PracticeAttempt::query()->whereKey($row->id)->lockForUpdate()->firstOrFail();
             $deeds = self::deeds($row->id);
@@ -121,8 +155,17 @@ final readonly class Attempts
                 throw new Conflict(self::TAKEN);
             }
             $done = $do($attempt);
-            DB::table('practice_deeds')->insert(['id' => $id, 'attempt_id' => $row->id, 'seq' => count($deeds) + 1, 'digest' => $digest, 'received_at' => $now->utc()->format('Y-m-d H:i:s.v'),
-                'body' => json_encode($done['body'], JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION)] + $done);
+            DB::table('practice_deeds')->insert(
+                [
+                    'id' => $id,
+                    'attempt_id' => $row->id,
+                    'seq' => count($deeds) + 1,
+                    'digest' => $digest,
+                    'received_at' => $now->utc()->format('Y-m-d H:i:s.v'),
+                    'body' => json_encode($done['body'], JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION),
+                ]
+                    + $done,
+            );
             if ($attempt->isOver()) {
                 $row->update(['ended_at' => $now, 'score' => ScoreCodec::encode(Scorer::judge($attempt))]);
             }
@@ -141,7 +184,13 @@ final readonly class Attempts
     private static function replayed(PracticeAttempt $row, array $deeds): Attempt
     {
         $person = self::person($row);
-        $attempt = new Attempt(LessonFile::read($row->frame), $person, $row->id, $row->begun_at->toIso8601String(), $row->help);
+        $attempt = new Attempt(
+            LessonFile::read($row->frame),
+            $person,
+            $row->id,
+            $row->begun_at->toIso8601String(),
+            $row->help,
+        );
         foreach ($deeds as $deed) {
             $body = json_decode($deed->body, true, flags: JSON_THROW_ON_ERROR);
             if ($deed->kind === null) {
@@ -149,8 +198,18 @@ final readonly class Attempts
 
                 continue;
             }
-            $stamp = new Stamp($deed->id, $deed->at, $person, null, $deed->line, str_replace(' ', 'T', $deed->received_at).'+00:00');
-            $attempt->write((new EntryCodec($attempt->job()->run))->body(EntryKind::from($deed->kind), Node::of($body), $stamp), false);
+            $stamp = new Stamp(
+                $deed->id,
+                $deed->at,
+                $person,
+                null,
+                $deed->line,
+                str_replace(' ', 'T', $deed->received_at).'+00:00',
+            );
+            $attempt->write(
+                (new EntryCodec($attempt->job()->run))->body(EntryKind::from($deed->kind), Node::of($body), $stamp),
+                false,
+            );
         }
 
         return $attempt;
@@ -171,9 +230,18 @@ final readonly class Attempts
         if ($request->kind === EntryKind::Amend && $body->has('line')) {
             $body->object(['entry', 'line', 'reason']);
 
-            return Amending::read($body->at('line')->string(500), $body->at('entry')->string(40), $body->at('reason')->string(500), $state, $by);
+            return Amending::read(
+                $body->at('line')->string(500),
+                $body->at('entry')->string(40),
+                $body->at('reason')->string(500),
+                $state,
+                $by,
+            );
         }
 
-        return new Draft($request->kind, is_array($body->value) ? $body->value : throw Refused::because('The body of an entry is an object.'));
+        return new Draft(
+            $request->kind,
+            is_array($body->value) ? $body->value : throw Refused::because('The body of an entry is an object.'),
+        );
     }
 }

@@ -29,8 +29,14 @@ final readonly class Groups
 
         return [
             'groups' => $groups->map(self::group(...))->values()->all(),
-            'people' => array_map(self::person(...), array_values(User::query()->whereNull('left_at')->orderBy('name')->get()->all())),
-            'helps' => array_map(static fn (Help $one): array => ['help' => $one->value, 'label' => $one->label()], Help::cases()),
+            'people' => array_map(
+                self::person(...),
+                array_values(User::query()->whereNull('left_at')->orderBy('name')->get()->all()),
+            ),
+            'helps' => array_map(
+                static fn (Help $one): array => ['help' => $one->value, 'label' => $one->label()],
+                Help::cases(),
+            ),
         ];
     }
 
@@ -66,12 +72,21 @@ final readonly class Groups
      *
      * @throws Conflict If the id is another task's.
      */
-    public static function set(PracticeGroup $group, string $id, string $lesson, Help $help, ?string $dueOn, CarbonImmutable $now): void
-    {
+    public static function set(
+        PracticeGroup $group,
+        string $id,
+        string $lesson,
+        Help $help,
+        ?string $dueOn,
+        CarbonImmutable $now,
+    ): void {
         if ($group->tasks->count() >= self::MOST_TASKS) {
             throw Refused::because('There are '.self::MOST_TASKS.' lessons set already. Take one back first.');
         }
-        $task = PracticeTask::query()->firstOrCreate(['id' => $id], ['group_id' => $group->id, 'lesson' => $lesson, 'help' => $help, 'due_on' => $dueOn, 'set_at' => $now]);
+        $task = PracticeTask::query()->firstOrCreate(
+            ['id' => $id],
+            ['group_id' => $group->id, 'lesson' => $lesson, 'help' => $help, 'due_on' => $dueOn, 'set_at' => $now],
+        );
         if ($task->group_id !== $group->id || $task->lesson !== $lesson) {
             throw new Conflict('Another lesson was already set under this id.');
         }
@@ -100,10 +115,18 @@ final readonly class Groups
 
         return [
             'id' => $group->id, 'name' => $group->name, 'people' => array_map(self::person(...), $people),
-            'tasks' => $group->tasks->sortBy([['set_at', 'asc'], ['id', 'asc']])->map(static fn (PracticeTask $task): array => [
-                'id' => $task->id, 'lesson' => $task->lesson, 'title' => OwnLessons::title($task->lesson) ?? OwnLessons::GONE, 'help' => $task->help->value, 'help_label' => $task->help->label(), 'due_on' => $task->due_on,
-                'results' => array_map(static fn (User $one): array => ['login' => $one->login, 'name' => $one->name] + self::result($task->attempts->where('user_id', $one->id)), $people),
-            ])->values()->all(),
+            'tasks' => $group->tasks
+                ->sortBy([['set_at', 'asc'], ['id', 'asc']])
+                ->map(static fn (PracticeTask $task): array => [
+                    'id' => $task->id, 'lesson' => $task->lesson, 'title' => OwnLessons::title($task->lesson)
+                        ?? OwnLessons::GONE, 'help' => $task->help->value, 'help_label' => $task->help->label(),
+                    'due_on' => $task->due_on,
+                    'results' => array_map(
+                        static fn (User $one): array => ['login' => $one->login, 'name' => $one->name]
+                            + self::result($task->attempts->where('user_id', $one->id)),
+                        $people,
+                    ),
+                ])->values()->all(),
         ];
     }
 
@@ -118,7 +141,9 @@ final readonly class Groups
         $ended = $attempts->whereNotNull('ended_at');
 
         return [
-            'best' => $ended->isEmpty() ? null : $ended->max(static fn (PracticeAttempt $one): int => LessonList::total($one)),
+            'best' => $ended->isEmpty()
+                ? null
+                : $ended->max(static fn (PracticeAttempt $one): int => LessonList::total($one)),
             'tries' => $ended->count(),
             'open' => $attempts->whereNull('ended_at')->sortBy('begun_at')->last()?->id,
         ];

@@ -39,19 +39,25 @@ final readonly class LearnerList
 
     /**
      * @param  Collection<int, PracticeAttempt>  $attempts  of one person, oldest first
-     * @return array{name: string, login: string, learned: int, tries: int, at: string|null, last: string, skills: list<array{skill: string, label: string, share: float, tries: int, good: bool}>, remark: string|null}
+     * @return array{name: string, login: string, learned: int, tries: int, at: string|null, last: string, skills:
+     *     list<array{skill: string, label: string, share: float, tries: int, good: bool}>, remark: string|null}
      */
     private static function row(Collection $attempts): array
     {
         $ended = $attempts->whereNotNull('ended_at');
         $user = $attempts->firstOrFail()->user;
-        $learned = $ended->filter(static fn (PracticeAttempt $one): bool => LessonList::total($one) >= LessonList::LEARNED)->unique('lesson')->count();
+        $learned = $ended
+            ->filter(static fn (PracticeAttempt $one): bool => LessonList::total($one) >= LessonList::LEARNED)
+            ->unique('lesson')
+            ->count();
         $open = $attempts->whereNull('ended_at')->last();
 
         return [
             'name' => $user->name, 'login' => $user->login, 'learned' => $learned, 'tries' => $ended->count(),
             'at' => $open === null ? null : OwnLessons::title($open->lesson) ?? OwnLessons::GONE,
-            'last' => $attempts->max(static fn (PracticeAttempt $one): string => ($one->ended_at ?? $one->begun_at)->toIso8601String()),
+            'last' => $attempts->max(
+                static fn (PracticeAttempt $one): string => ($one->ended_at ?? $one->begun_at)->toIso8601String(),
+            ),
             'skills' => LessonList::skills($attempts),
             'remark' => self::reads($ended),
         ];
@@ -60,26 +66,67 @@ final readonly class LearnerList
     /** @param  Collection<int, PracticeAttempt>  $ended */
     private static function reads(Collection $ended): ?string
     {
-        $high = array_filter($ended->map(static fn (PracticeAttempt $one): mixed => $one->score['reads_high_mm'] ?? null)->all(), is_numeric(...));
+        $high = array_filter(
+            $ended->map(static fn (PracticeAttempt $one): mixed => $one->score['reads_high_mm'] ?? null)->all(),
+            is_numeric(...),
+        );
         $mean = $high === [] ? 0.0 : array_sum($high) / count($high);
 
-        return abs($mean) < self::READS_OFF ? null : 'Reads '.($mean > 0 ? 'high' : 'low').' by '.Figure::length(abs($mean));
+        return abs($mean) < self::READS_OFF
+            ? null
+            : 'Reads '.($mean > 0 ? 'high' : 'low').' by '.Figure::length(abs($mean));
     }
 
-    /** A row for each attempt that was brought to an end; how much help there was, and the group it was set for, where it was. */
+    /**
+     * A row for each attempt that was brought to an end; how much help there was, and the group it was set for, where
+     * it was.
+     */
     public static function csv(): string
     {
         $out = fopen('php://temp', 'r+');
         if ($out === false) {
             throw new RuntimeException('There is no room for a file.');
         }
-        Csv::write($out, ['learner', 'lesson', 'begun', 'ended', 'total', 'moves', 'minutes', ...array_map(static fn (Skill $one): string => $one->value, Skill::cases()), 'help', 'group']);
-        $groups = PracticeTask::query()->with('group')->get()->mapWithKeys(static fn (PracticeTask $one): array => [$one->id => $one->group->name]);
+        Csv::write(
+            $out,
+            [
+                'learner',
+                'lesson',
+                'begun',
+                'ended',
+                'total',
+                'moves',
+                'minutes',
+                ...array_map(static fn (Skill $one): string => $one->value, Skill::cases()),
+                'help',
+                'group',
+            ],
+        );
+        $groups = PracticeTask::query()
+            ->with('group')
+            ->get()
+            ->mapWithKeys(static fn (PracticeTask $one): array => [$one->id => $one->group->name]);
         foreach (self::attempts()->whereNotNull('ended_at') as $one) {
             $score = $one->score ?? [];
             $points = array_column(is_array($score['skills'] ?? null) ? $score['skills'] : [], 'points', 'skill');
-            Csv::write($out, [$one->user->name, $one->lesson, $one->begun_at->toIso8601String(), $one->ended_at?->toIso8601String(), LessonList::total($one), self::figure($score['moves'] ?? null), self::figure($score['minutes'] ?? null),
-                ...array_map(static fn (Skill $skill): float|int|null => self::figure($points[$skill->value] ?? null), Skill::cases()), $one->help->value, $groups[$one->task_id] ?? null]);
+            Csv::write(
+                $out,
+                [
+                    $one->user->name,
+                    $one->lesson,
+                    $one->begun_at->toIso8601String(),
+                    $one->ended_at?->toIso8601String(),
+                    LessonList::total($one),
+                    self::figure($score['moves'] ?? null),
+                    self::figure($score['minutes'] ?? null),
+                    ...array_map(
+                        static fn (Skill $skill): float|int|null => self::figure($points[$skill->value] ?? null),
+                        Skill::cases(),
+                    ),
+                    $one->help->value,
+                    $groups[$one->task_id] ?? null,
+                ],
+            );
         }
         rewind($out);
 

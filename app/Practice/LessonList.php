@@ -29,22 +29,51 @@ final readonly class LessonList
         $attempts = self::attempts($user);
         [$book, $own] = [LessonBook::all(), OwnLessons::all()];
         $rows = [
-            ...array_map(static fn (Lesson $one): array => self::row($one, $attempts->where('lesson', $one->tale->key), false), $book),
-            ...array_map(static fn (Lesson $one): array => self::row($one, $attempts->where('lesson', $one->tale->key), true), $own),
+            ...array_map(
+                static fn (Lesson $one): array => self::row($one, $attempts->where('lesson', $one->tale->key), false),
+                $book,
+            ),
+            ...array_map(
+                static fn (Lesson $one): array => self::row($one, $attempts->where('lesson', $one->tale->key), true),
+                $own,
+            ),
         ];
-        $free = $attempts->filter(static fn (PracticeAttempt $one): bool => $one->ended_at === null && preg_match(FreeMachine::KEY, $one->lesson) === 1)->last();
+        $free = $attempts
+            ->filter(
+                static fn (PracticeAttempt $one): bool => $one->ended_at === null
+                    && preg_match(FreeMachine::KEY, $one->lesson) === 1,
+            )
+            ->last();
         $next = self::next($rows, [...$book, ...$own], $attempts);
 
-        return ['lessons' => $rows, 'skills' => self::skills($attempts), 'next' => $next['key'] ?? null, 'next_for' => $next['for'] ?? null, 'free' => $free?->id, 'set' => SetLessons::of($user)];
+        return [
+            'lessons' => $rows,
+            'skills' => self::skills($attempts),
+            'next' => $next['key'] ?? null,
+            'next_for' => $next['for'] ?? null,
+            'free' => $free?->id,
+            'set' => SetLessons::of($user),
+        ];
     }
 
     /** What somebody goes on with after a lesson that is over, other than that one; null where all is learned. */
     public static function after(User $user, string $key): ?string
     {
         $attempts = self::attempts($user);
-        $all = array_values(array_filter([...LessonBook::all(), ...OwnLessons::all()], static fn (Lesson $one): bool => $one->tale->key !== $key));
+        $all = array_values(array_filter(
+            [...LessonBook::all(), ...OwnLessons::all()],
+            static fn (Lesson $one): bool => $one->tale->key !== $key,
+        ));
 
-        return self::next(array_map(static fn (Lesson $one): array => self::row($one, $attempts->where('lesson', $one->tale->key), false), $all), $all, $attempts)['key'] ?? null;
+        return self::next(
+            array_map(
+                static fn (Lesson $one): array => self::row($one, $attempts->where('lesson', $one->tale->key), false),
+                $all,
+            ),
+            $all,
+            $attempts,
+        )['key']
+            ?? null;
     }
 
     /** @return Collection<int, PracticeAttempt> oldest first */
@@ -62,7 +91,8 @@ final readonly class LessonList
         $ended = $attempts->whereNotNull('ended_at');
 
         return [
-            'key' => $lesson->tale->key, 'title' => $lesson->tale->title, 'teaches' => $lesson->tale->teaches, 'story' => $lesson->tale->story,
+            'key' => $lesson->tale->key, 'title' => $lesson->tale->title, 'teaches' => $lesson->tale->teaches,
+            'story' => $lesson->tale->story,
             'family' => $lesson->spec->family->value, 'family_title' => Families::of($lesson->spec->family)->title(),
             'learned' => $ended->contains(static fn (PracticeAttempt $one): bool => self::total($one) >= self::LEARNED),
             'own' => $isOwn,
@@ -95,7 +125,13 @@ final readonly class LessonList
             $skill = Skill::tryFrom((string) $key);
             if ($skill !== null) {
                 $share = round(array_sum($shares) / count($shares), 2);
-                $skills[] = ['skill' => $skill->value, 'label' => $skill->label(), 'share' => $share, 'tries' => count($shares), 'good' => 100 * $share >= self::LEARNED];
+                $skills[] = [
+                    'skill' => $skill->value,
+                    'label' => $skill->label(),
+                    'share' => $share,
+                    'tries' => count($shares),
+                    'good' => 100 * $share >= self::LEARNED,
+                ];
             }
         }
         usort($skills, static fn (array $a, array $b): int => $a['share'] <=> $b['share']);
@@ -104,7 +140,8 @@ final readonly class LessonList
     }
 
     /**
-     * What is begun is gone on with. Else the first that is not learned yet, and of those first one for what somebody is weakest at.
+     * What is begun is gone on with. Else the first that is not learned yet, and of those first one for what somebody
+     * is weakest at.
      *
      * @param  list<array{key: string, best: int|null, open: string|null, ...}>  $rows
      * @param  list<Lesson>  $lessons  the same, in the same order
@@ -119,9 +156,17 @@ final readonly class LessonList
             }
         }
         $left = array_filter($rows, static fn (array $row): bool => ($row['best'] ?? 0) < self::LEARNED);
-        $weakest = $attempts->whereNotNull('ended_at')->count() < self::TELLING ? null : self::skills($attempts)[0] ?? null;
+        $weakest = $attempts->whereNotNull('ended_at')->count() < self::TELLING
+            ? null
+            : self::skills($attempts)[0] ?? null;
         $skill = $weakest === null || $weakest['good'] ? null : Skill::from($weakest['skill']);
-        $fitting = $skill === null ? [] : array_filter($left, static fn (int $place): bool => Teaches::is($lessons[$place], $skill), ARRAY_FILTER_USE_KEY);
+        $fitting = $skill === null
+            ? []
+            : array_filter(
+                $left,
+                static fn (int $place): bool => Teaches::is($lessons[$place], $skill),
+                ARRAY_FILTER_USE_KEY,
+            );
         $row = array_values($fitting)[0] ?? array_values($left)[0] ?? null;
 
         return $row === null ? null : ['key' => $row['key'], 'for' => $fitting === [] ? null : $skill->label()];

@@ -32,7 +32,10 @@ final readonly class OwnLessons
     /** @return list<Lesson> oldest first */
     public static function all(): array
     {
-        return array_map(static fn (mixed $frame): Lesson => LessonFile::read(is_string($frame) ? $frame : ''), array_values(DB::table('practice_lessons')->orderBy('made_at')->orderBy('key')->pluck('frame')->all()));
+        return array_map(
+            static fn (mixed $frame): Lesson => LessonFile::read(is_string($frame) ? $frame : ''),
+            array_values(DB::table('practice_lessons')->orderBy('made_at')->orderBy('key')->pluck('frame')->all()),
+        );
     }
 
     /** Of the book, of the shop's own, or a machine at random; null where nothing is called so. */
@@ -74,7 +77,11 @@ final readonly class OwnLessons
      */
     public static function fromJob(JobHead $job, string $id, LessonTale $tale, User $user, CarbonImmutable $now): void
     {
-        self::keep(LessonFromJob::of(JobLog::of($job)->replay(), $job->frame['run'], $tale, abs(crc32($id)) % 1_000_000), $user, $now);
+        self::keep(
+            LessonFromJob::of(JobLog::of($job)->replay(), $job->frame['run'], $tale, abs(crc32($id)) % 1_000_000),
+            $user,
+            $now,
+        );
     }
 
     /**
@@ -106,7 +113,15 @@ final readonly class OwnLessons
         if (DB::table('practice_lessons')->count() >= self::MOST) {
             throw Refused::because('There are '.self::MOST.' lessons of your own already. Take one out first.');
         }
-        DB::table('practice_lessons')->upsert([['key' => $lesson->tale->key, 'frame' => json_encode(LessonFile::encode($lesson), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION),
-            'made_by_id' => $user->id, 'made_at' => $now->utc()->format('Y-m-d H:i:s.v')]], ['key'], ['frame']);
+        DB::table('practice_lessons')->upsert(
+            [[
+                'key' => $lesson->tale->key,
+                'frame' => json_encode(LessonFile::encode($lesson), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION),
+                'made_by_id' => $user->id,
+                'made_at' => $now->utc()->format('Y-m-d H:i:s.v'),
+            ]],
+            ['key'],
+            ['frame'],
+        );
     }
 }

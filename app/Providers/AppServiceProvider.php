@@ -46,7 +46,8 @@ final class AppServiceProvider extends ServiceProvider
     }
 
     /**
-     * Who guesses from elsewhere is slowed down, at one name and at all; the person on a device that knows them keeps a count of their own.
+     * Who guesses from elsewhere is slowed down, at one name and at all; the person on a device that knows them keeps a
+     * count of their own.
      *
      * @return list<Limit>
      */
@@ -54,11 +55,13 @@ final class AppServiceProvider extends ServiceProvider
     {
         [$login, $device] = [self::login($request), Device::of($request)];
 
-        return $device?->knows($login) === true ? [Limit::perMinute(self::SIGN_INS)->by("device:{$device->short()}:{$login}")] : [
-            Limit::perMinute(self::SIGN_INS)->by("login:{$login}:{$request->ip()}"),
-            Limit::perMinute(self::SIGN_INS_A_NAME)->by("name:{$login}"),
-            Limit::perMinute(self::SIGN_INS_AN_ADDRESS)->by('address:'.$request->ip()),
-        ];
+        return $device?->knows($login) === true
+            ? [Limit::perMinute(self::SIGN_INS)->by("device:{$device->short()}:{$login}")]
+            : [
+                Limit::perMinute(self::SIGN_INS)->by("login:{$login}:{$request->ip()}"),
+                Limit::perMinute(self::SIGN_INS_A_NAME)->by("name:{$login}"),
+                Limit::perMinute(self::SIGN_INS_AN_ADDRESS)->by('address:'.$request->ip()),
+            ];
     }
 
     /** The name tried, whatever was sent in its place. */

@@ -16,7 +16,14 @@ final class ChangedSince extends RuntimeException
     {
         $last = Audit::query()->with('user')->where('subject', $subject)->latest('id')->first();
         $at = $last === null ? null : ShopClock::at($last->at);
-        $when = $at === null ? '' : ($at->toDateString() === ShopClock::today() ? " at {$at->format('H:i')}" : " on {$at->format('j F')} at {$at->format('H:i')}");
-        parent::__construct(($last->user->name ?? 'Somebody')." changed this{$when}, since you looked. What you typed is still here. Save again to put it over what stands there now.");
+        $when = $at === null
+            ? ''
+            : ($at->toDateString() === ShopClock::today()
+                ? " at {$at->format('H:i')}"
+                : " on {$at->format('j F')} at {$at->format('H:i')}");
+        parent::__construct(
+            ($last->user->name ?? 'Somebody')
+                ." changed this{$when}, since you looked. What you typed is still here. Save again to put it over what stands there now.",
+        );
     }
 }

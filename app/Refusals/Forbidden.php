@@ -14,7 +14,9 @@ final class Forbidden extends RuntimeException
     public static function to(User $user, Permission $what): self
     {
         if ($user->byPin && $user->role->may($what)) {
-            return new self("{$user->name} took over by PIN, and this asks for the password. Type it under the name at the top.");
+            return new self(
+                "{$user->name} took over by PIN, and this asks for the password. Type it under the name at the top.",
+            );
         }
 
         return new self("{$user->name} signs as {$user->acting()->value}, and this is for {$what->whoMay()}.");

@@ -24,6 +24,8 @@ final class WrittenByAnother extends RuntimeException
 
     private static function than(string $author, string $signedIn): self
     {
-        return new self("This was written by {$author}, and {$signedIn} is signed in here now. It is kept on its device until {$author} signs in there again.");
+        return new self(
+            "This was written by {$author}, and {$signedIn} is signed in here now. It is kept on its device until {$author} signs in there again.",
+        );
     }
 }

@@ -33,15 +33,44 @@ final readonly class BlankSheet
             'says' => $spec->say(),
             'source' => $spec->source->say(),
             'how' => $spec->aim === null ? null : $spec->howToRead($spec->aim->point),
-            'conditions' => implode(', ', array_filter([$spec->conditions->engine?->value, $spec->conditions->wheels?->label()], is_string(...))),
+            'conditions' => implode(
+                ', ',
+                array_filter([$spec->conditions->engine?->value, $spec->conditions->wheels?->label()], is_string(...)),
+            ),
             'make_safe' => array_map(static fn (Step $one): string => $one->label, $family->makeSafe()),
-            'look_over' => array_map(static fn (Inspection $one): array => [$one->label, $one->lookFor], $family->lookOver()),
+            'look_over' => array_map(
+                static fn (Inspection $one): array => [$one->label, $one->lookFor],
+                $family->lookOver(),
+            ),
             'settings' => self::settings($spec),
-            'proofs' => array_map(static fn (Proof $one): array => [$one->question, $one->poses === [] ? array_values($one->answers->words) : array_map(static fn (Pose $pose): string => $pose->label(), $one->poses)], $spec->proofs($run)),
-            'measured' => array_map(static fn (Aim $one): string => ucfirst($one->say()), array_values(array_filter($spec->targets, static fn (Aim $one): bool => ! $one instanceof OutcomeTable))),
+            'proofs' => array_map(
+                static fn (Proof $one): array => [
+                    $one->question,
+                    $one->poses === []
+                        ? array_values($one->answers->words)
+                        : array_map(static fn (Pose $pose): string => $pose->label(), $one->poses),
+                ],
+                $spec->proofs($run),
+            ),
+            'measured' => array_map(
+                static fn (Aim $one): string => ucfirst($one->say()),
+                array_values(array_filter(
+                    $spec->targets,
+                    static fn (Aim $one): bool => ! $one instanceof OutcomeTable,
+                )),
+            ),
             'closing' => array_map(static fn (Step $one): string => $one->label, $family->closing()),
-            'adjusters' => array_map(static fn (Adjuster $one): array => [$one->name(), $one->counting()->unit->plural()], array_values(array_filter($run->adjusters(), static fn (Adjuster $one): bool => $one->kind()->sets() !== AdjustedQuantity::Nothing))),
-            'cautions' => array_merge(...array_map(static fn (JobStage $stage): array => $family->cautions($stage), JobStage::cases())),
+            'adjusters' => array_map(
+                static fn (Adjuster $one): array => [$one->name(), $one->counting()->unit->plural()],
+                array_values(array_filter(
+                    $run->adjusters(),
+                    static fn (Adjuster $one): bool => $one->kind()->sets() !== AdjustedQuantity::Nothing,
+                )),
+            ),
+            'cautions' => array_merge(...array_map(
+                static fn (JobStage $stage): array => $family->cautions($stage),
+                JobStage::cases(),
+            )),
         ];
     }
 
@@ -55,7 +84,13 @@ final readonly class BlankSheet
         $rows = [];
         foreach ($spec->other(OutcomeTable::class)->settings ?? [] as $setting) {
             $seen = array_filter($setting->sees, static fn (OutcomeWord $one): bool => $one->key !== $setting->wants);
-            $rows[] = [$setting->label, array_map(static fn (OutcomeWord $one): string => $one->label, [$setting->wanted(), ...array_values($seen)])];
+            $rows[] = [
+                $setting->label,
+                array_map(
+                    static fn (OutcomeWord $one): string => $one->label,
+                    [$setting->wanted(), ...array_values($seen)],
+                ),
+            ];
         }
 
         return $rows;

@@ -8,7 +8,10 @@ use App\Bench\Complaints;
 use App\Bench\ShopClock;
 use App\Models\Complaint;
 
-/** What felt wrong, what was looked at, what it was and what is done about it: for the customer, or the machine's folder. */
+/**
+ * What felt wrong, what was looked at, what it was and what is done about it: for the customer, or the machine's
+ * folder.
+ */
 final readonly class ComplaintSheet
 {
     /** Causes that are named while it is not known which it is. */
@@ -18,19 +21,40 @@ final readonly class ComplaintSheet
     public static function of(Complaint $complaint): array
     {
         $whole = Complaints::whole($complaint);
-        /** @var array{causes: list<array{key: string, label: string, chance: float, cure: string, ruled_out: bool}>, symptoms: list<array{words: string, answer: string|null}>, checks: list<array{label: string, words: string|null}>, do_not_run: bool, next: array{sentence: string}} $diagnosis */
+        /**
+         * @var array{causes: list<array{key: string, label: string, chance: float, cure: string, ruled_out: bool}>,
+         *     symptoms: list<array{words: string, answer: string|null}>, checks: list<array{label: string, words:
+         *     string|null}>, do_not_run: bool, next: array{sentence: string}} $diagnosis
+         */
         $diagnosis = $whole['diagnosis'];
-        $was = array_values(array_filter($diagnosis['causes'], static fn (array $one): bool => $one['key'] === $complaint->cause))[0] ?? null;
+        $was = array_values(array_filter(
+            $diagnosis['causes'],
+            static fn (array $one): bool => $one['key'] === $complaint->cause,
+        ))[0]
+            ?? null;
 
         return [
             'complaint' => $complaint,
             'opened' => $complaint->opened_at->setTimezone(ShopClock::now()->getTimezone())->format('j F Y, H:i'),
             'closed' => $complaint->closed_at?->setTimezone(ShopClock::now()->getTimezone())->format('j F Y, H:i'),
-            'symptoms' => array_values(array_filter($diagnosis['symptoms'], static fn (array $one): bool => $one['answer'] !== null)),
-            'looks' => array_values(array_filter($diagnosis['checks'], static fn (array $one): bool => $one['words'] !== null)),
-            'tried' => array_values(array_filter((array) $whole['answers'], static fn (array $one): bool => in_array($one['kind'], ['tried', 'skip'], true))),
+            'symptoms' => array_values(array_filter(
+                $diagnosis['symptoms'],
+                static fn (array $one): bool => $one['answer'] !== null,
+            )),
+            'looks' => array_values(array_filter(
+                $diagnosis['checks'],
+                static fn (array $one): bool => $one['words'] !== null,
+            )),
+            'tried' => array_values(array_filter(
+                (array) $whole['answers'],
+                static fn (array $one): bool => in_array($one['kind'], ['tried', 'skip'], true),
+            )),
             'was' => $was,
-            'likeliest' => array_slice(array_values(array_filter($diagnosis['causes'], static fn (array $one): bool => ! $one['ruled_out'])), 0, self::LIKELIEST),
+            'likeliest' => array_slice(
+                array_values(array_filter($diagnosis['causes'], static fn (array $one): bool => ! $one['ruled_out'])),
+                0,
+                self::LIKELIEST,
+            ),
             'do_not_run' => $complaint->closed_at === null && $diagnosis['do_not_run'],
             'next' => $diagnosis['next']['sentence'],
             'printed_at' => ShopClock::now()->format('j F Y, H:i'),

@@ -27,10 +27,18 @@ use VividPull\Core\Spec\SourceKind;
 use VividPull\Core\Wire\LogRows;
 use VividPull\Core\Wire\Node;
 
-/** A job as it goes into the machine's folder: what was found and left against what, what was moved and tried, who stands for it. */
+/**
+ * A job as it goes into the machine's folder: what was found and left against what, what was moved and tried, who
+ * stands for it.
+ */
 final readonly class JobSheet
 {
-    private const OUTCOMES = ['fit' => 'Fit for use', 'by_choice' => 'Left outside the band by choice', 'tagged' => 'Do not run', 'checked' => 'Checked: play inside its band'];
+    private const OUTCOMES = [
+        'fit' => 'Fit for use',
+        'by_choice' => 'Left outside the band by choice',
+        'tagged' => 'Do not run',
+        'checked' => 'Checked: play inside its band',
+    ];
 
     /** @return array<string, mixed> */
     public static function of(JobHead $job): array
@@ -45,11 +53,22 @@ final readonly class JobSheet
             'job' => $job,
             'state' => $state,
             'outcome' => $closed?->outcome->value,
-            'outcome_words' => $closed === null ? 'Still open: this is no record yet' : self::OUTCOMES[$closed->outcome->value],
+            'outcome_words' => $closed === null
+                ? 'Still open: this is no record yet'
+                : self::OUTCOMES[$closed->outcome->value],
             'reason' => self::reason($state),
-            'machine_not_fit' => $closed === null ? [] : RestOfMachine::againstRunning($control->machine, $control->key),
+            'machine_not_fit' => $closed === null
+                ? []
+                : RestOfMachine::againstRunning($control->machine, $control->key),
             'from_file' => $signed !== null,
-            'tape' => $band === null ? null : Drawing::tape($band->low, $band->high, $signed['found']['mm'] ?? $state->judgement->foundGroup?->found->mean, $signed['left']['mm'] ?? $state->judgement->nowGroup?->found->mean),
+            'tape' => $band === null
+                ? null
+                : Drawing::tape(
+                    $band->low,
+                    $band->high,
+                    $signed['found']['mm'] ?? $state->judgement->foundGroup?->found->mean,
+                    $signed['left']['mm'] ?? $state->judgement->nowGroup?->found->mean,
+                ),
             'readings' => $signed === null ? self::readings($state) : self::signed($signed),
             'pulls' => self::pulls($job, $state),
             'wish' => $state->facts->chosen->wish?->say(),
@@ -61,27 +80,51 @@ final readonly class JobSheet
                 'checked_by' => $state->spec->source->checkedBy,
                 'common_practice' => $state->spec->source->kind === SourceKind::CommonPractice,
             ],
-            'stages' => array_map(static fn (JobStage $stage): array => ['title' => $stage->title(), 'items' => self::items($state->progress->items[$stage->value] ?? [])],
-                [JobStage::MakeSafe, JobStage::LookOver, JobStage::Prove, JobStage::Close]),
-            'log' => array_values(array_filter(LogRows::of($state), static fn (array $row): bool => ! in_array($row['kind'], ['confirmed', 'all_confirmed', 'inspected', 'joined', 'opened'], true))),
-            'people' => array_values(array_unique(array_map(static fn ($entry): string => $entry->stamp->by->name, $state->log->entries))),
+            'stages' => array_map(
+                static fn (JobStage $stage): array => [
+                    'title' => $stage->title(),
+                    'items' => self::items($state->progress->items[$stage->value] ?? []),
+                ],
+                [JobStage::MakeSafe, JobStage::LookOver, JobStage::Prove, JobStage::Close],
+            ),
+            'log' => array_values(array_filter(
+                LogRows::of($state),
+                static fn (array $row): bool => ! in_array(
+                    $row['kind'],
+                    ['confirmed', 'all_confirmed', 'inspected', 'joined', 'opened'],
+                    true,
+                ),
+            )),
+            'people' => array_values(array_unique(array_map(
+                static fn ($entry): string => $entry->stamp->by->name,
+                $state->log->entries,
+            ))),
             'seal' => $closed === null ? null : self::seal($closed->stamp->id),
             'day_head' => DayHeads::beforeToday(),
             'signed_by' => $closed?->stamp->by->name,
             'signed_at' => $closed === null ? null : self::moment($closed->stamp->at),
-            'next' => $control->summary?->job === $job->id ? self::next($control->due_on, $control->due_usage, $control->due_why, $job->usageUnit) : $closed?->nextCheck,
+            'next' => $control->summary?->job === $job->id
+                ? self::next($control->due_on, $control->due_usage, $control->due_why, $job->usageUnit)
+                : $closed?->nextCheck,
             'printed_at' => ShopClock::now()->format('j F Y, H:i'),
         ];
     }
 
-    /** @return list<array{at: string, drawing: string, findings: list<array<string, mixed>>}> pulls kept as curves, drawn, with what they tell */
+    /**
+     * @return list<array{at: string, drawing: string, findings: list<array<string, mixed>>}> pulls kept as curves,
+     *     drawn, with what they tell
+     */
     private static function pulls(JobHead $job, BenchState $state): array
     {
         $pulls = [];
         foreach ($state->facts->observations->traces as $seen) {
             $traces = Traces::of($job, $state);
             $view = $traces->read($seen->entry->trace, Node::of($traces->howKept($seen->entry->trace)));
-            $pulls[] = ['at' => self::moment($seen->entry->stamp->at), 'drawing' => Drawing::curve($view['pull'], $view['release'], $view['phases']), 'findings' => $view['findings']];
+            $pulls[] = [
+                'at' => self::moment($seen->entry->stamp->at),
+                'drawing' => Drawing::curve($view['pull'], $view['release'], $view['phases']),
+                'findings' => $view['findings'],
+            ];
         }
 
         return $pulls;
@@ -90,19 +133,30 @@ final readonly class JobSheet
     /** What stands under how it ended. */
     private static function reason(BenchState $state): ?string
     {
-        $untried = array_map(static fn (GateState $gate): string => lcfirst($gate->gate->title), $state->judgement->gatesThat(GateStatus::Unknown));
+        $untried = array_map(
+            static fn (GateState $gate): string => lcfirst($gate->gate->title),
+            $state->judgement->gatesThat(GateStatus::Unknown),
+        );
 
         return match ($state->facts->closed?->outcome) {
             ClosingOutcome::Tagged => $state->facts->tag?->reason,
-            ClosingOutcome::Checked => 'Only its play was read: this does not say that it is fit for use.'.($untried === [] ? '' : ' Not tried: '.implode(', ', $untried).'.'),
+            ClosingOutcome::Checked => 'Only its play was read: this does not say that it is fit for use.'
+                .($untried === [] ? '' : ' Not tried: '.implode(', ', $untried).'.'),
             ClosingOutcome::Fit, ClosingOutcome::ByChoice, null => $state->facts->chosen->byChoice?->reason,
         };
     }
 
-    /** The first digits of the chain as it was when the job was closed: what stood before cannot be altered without altering these. */
+    /**
+     * The first digits of the chain as it was when the job was closed: what stood before cannot be altered without
+     * altering these.
+     */
     private static function seal(string $entry): string
     {
-        return trim(chunk_split(substr((string) EntryRow::query()->whereKey($entry)->toBase()->value('chain'), 0, 16), 4, ' '));
+        return trim(chunk_split(
+            substr((string) EntryRow::query()->whereKey($entry)->toBase()->value('chain'), 0, 16),
+            4,
+            ' ',
+        ));
     }
 
     public static function moment(string $at): string
@@ -112,7 +166,10 @@ final readonly class JobSheet
 
     private static function next(?CarbonImmutable $day, ?int $usage, ?string $why, string $unit): ?string
     {
-        $when = array_filter([$day?->format('j F Y'), $usage === null ? null : (string) Figure::usage($usage, $unit)], is_string(...));
+        $when = array_filter(
+            [$day?->format('j F Y'), $usage === null ? null : (string) Figure::usage($usage, $unit)],
+            is_string(...),
+        );
 
         return $when === [] ? null : implode(', or ', $when).($why === null ? '' : " ({$why})");
     }
@@ -121,7 +178,10 @@ final readonly class JobSheet
     private static function readings(BenchState $state): array
     {
         $rows = [];
-        foreach ([[$state, ''], ...($state->second === null ? [] : [[$state->second, ', second cable']])] as [$one, $of]) {
+        foreach ([
+            [$state, ''],
+            ...($state->second === null ? [] : [[$state->second, ', second cable']]),
+        ] as [$one, $of]) {
             $rows[] = self::reading('found', "As found{$of}", $one->judgement->foundGroup, $one->judgement->found);
             $rows[] = self::reading('left', "As left{$of}", $one->judgement->nowGroup, $one->judgement->now);
         }
@@ -136,11 +196,17 @@ final readonly class JobSheet
     private static function signed(array $signed): array
     {
         $row = static fn (string $mark, string $name, ?array $one): ?array => $one === null ? null : [
-            'mark' => $mark, 'name' => $name, 'mm' => Figure::length($one['mm'], 2)->bare(), 'expanded' => Figure::length($one['expanded_mm'], 2)->bare(), 'count' => 0, 'instrument' => '', 'overdue' => null, 'state' => '',
-            'verdict' => $one['sentence'], 'chance' => $one['chance_inside'] === null ? null : (int) floor($one['chance_inside'] * 100),
+            'mark' => $mark, 'name' => $name, 'mm' => Figure::length($one['mm'], 2)
+                ->bare(), 'expanded' => Figure::length($one['expanded_mm'], 2)
+                ->bare(), 'count' => 0, 'instrument' => '', 'overdue' => null, 'state' => '',
+            'verdict' => $one['sentence'],
+            'chance' => $one['chance_inside'] === null ? null : (int) floor($one['chance_inside'] * 100),
         ];
 
-        return array_values(array_filter([$row('found', 'As found', $signed['found']), $row('left', 'As left', $signed['left'])], is_array(...)));
+        return array_values(array_filter(
+            [$row('found', 'As found', $signed['found']), $row('left', 'As left', $signed['left'])],
+            is_array(...),
+        ));
     }
 
     /** @return array<string, mixed>|null */
@@ -154,7 +220,17 @@ final readonly class JobSheet
             'count' => count($group->readings),
             'instrument' => $group->instrument->name,
             'overdue' => $group->overdueSince(),
-            'state' => implode(', ', array_filter([$group->first()->engine?->value, $group->first()->wheels?->label(), $group->first()->pose->label()], is_string(...))),
+            'state' => implode(
+                ', ',
+                array_filter(
+                    [
+                        $group->first()->engine?->value,
+                        $group->first()->wheels?->label(),
+                        $group->first()->pose->label(),
+                    ],
+                    is_string(...),
+                ),
+            ),
             'verdict' => $verdict->sentence,
             'chance' => $verdict->chanceInside === null ? null : (int) floor($verdict->chanceInside * 100),
         ];
@@ -166,7 +242,13 @@ final readonly class JobSheet
      */
     private static function items(array $items): array
     {
-        return array_map(static fn (StageItem $item): array => ['label' => $item->label, 'said' => $item->said, 'mark' => $item->failed ? 'wrong' : ($item->done ? 'fit' : 'open')],
-            array_values(array_filter($items, static fn (StageItem $item): bool => $item->key !== 'sign_off')));
+        return array_map(
+            static fn (StageItem $item): array => [
+                'label' => $item->label,
+                'said' => $item->said,
+                'mark' => $item->failed ? 'wrong' : ($item->done ? 'fit' : 'open'),
+            ],
+            array_values(array_filter($items, static fn (StageItem $item): bool => $item->key !== 'sign_off')),
+        );
     }
 }

@@ -16,7 +16,11 @@ final readonly class MachineSheet
     /** @return array<string, mixed> */
     public static function of(Machine $machine): array
     {
-        $controls = Control::query()->with(['machine', 'specVersion'])->where('machine_id', $machine->id)->orderBy('id')->get();
+        $controls = Control::query()
+            ->with(['machine', 'specVersion'])
+            ->where('machine_id', $machine->id)
+            ->orderBy('id')
+            ->get();
 
         return [
             'machine' => $machine,

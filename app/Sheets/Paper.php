@@ -10,13 +10,16 @@ use Illuminate\Contracts\View\Factory;
 use Illuminate\Http\Response;
 
 /**
- * A view as a sheet of paper, in the fonts of the screens. Nothing is fetched from anywhere; the fonts lie with the app, for the packages of the screens
- * are there to build them and cannot be read by whoever serves.
+ * A view as a sheet of paper, in the fonts of the screens. Nothing is fetched from anywhere; the fonts lie with the
+ * app, for the packages of the screens are there to build them and cannot be read by whoever serves.
  */
 final readonly class Paper
 {
     private const FONTS = [
-        'Atkinson Hyperlegible Next' => ['atkinson-hyperlegible-next-latin-%d-normal.woff', [400 => 'normal', 700 => 'bold']],
+        'Atkinson Hyperlegible Next' => [
+            'atkinson-hyperlegible-next-latin-%d-normal.woff',
+            [400 => 'normal', 700 => 'bold'],
+        ],
         'Sofia Sans Condensed' => ['sofia-sans-condensed-latin-%d-normal.woff', [400 => 'normal', 700 => 'bold']],
     ];
 
@@ -38,12 +41,25 @@ final readonly class Paper
     {
         $folder = storage_path('framework/fonts');
         is_dir($folder) || mkdir($folder, 0775, true);
-        $options = new Options(['fontDir' => $folder, 'fontCache' => $folder, 'isRemoteEnabled' => false, 'isPhpEnabled' => false, 'isJavascriptEnabled' => false,
-            'chroot' => [resource_path('fonts'), $folder], 'defaultFont' => 'Atkinson Hyperlegible Next', 'isFontSubsettingEnabled' => true]);
+        $options = new Options([
+            'fontDir' => $folder,
+            'fontCache' => $folder,
+            'isRemoteEnabled' => false,
+            'isPhpEnabled' => false,
+            'isJavascriptEnabled' => false,
+            'chroot' => [resource_path('fonts'), $folder],
+            'defaultFont' => 'Atkinson Hyperlegible Next',
+            'isFontSubsettingEnabled' => true,
+        ]);
         $paper = new Dompdf($options);
         foreach (self::FONTS as $family => [$file, $weights]) {
             foreach ($weights as $weight => $word) {
-                $paper->getFontMetrics()->registerFont(['family' => $family, 'weight' => $word, 'style' => 'normal'], self::font($folder, sprintf($file, $weight)));
+                $paper
+                    ->getFontMetrics()
+                    ->registerFont(
+                        ['family' => $family, 'weight' => $word, 'style' => 'normal'],
+                        self::font($folder, sprintf($file, $weight)),
+                    );
             }
         }
         $paper->setPaper('A4');

@@ -16,6 +16,10 @@ final readonly class ServiceSheet
     /** @return array<string, mixed> */
     public static function of(Machine $machine, User $by): array
     {
-        return ['machine' => $machine, 'service' => Service::of($machine, CarbonImmutable::now(), $by->person()), 'printed_at' => ShopClock::now()->format('j F Y, H:i')];
+        return [
+            'machine' => $machine,
+            'service' => Service::of($machine, CarbonImmutable::now(), $by->person()),
+            'printed_at' => ShopClock::now()->format('j F Y, H:i'),
+        ];
     }
 }

@@ -36,7 +36,12 @@ final readonly class DemoAims
                 default => [],
             },
             'bail' => [TimeLimit::seconds(3)],
-            'selector' => [SpeedSelector::table(['R2' => -2, 'R1' => -1, 'F1' => 1, 'F2' => 2, 'F3' => 3, 'F4' => 4, 'F5' => 5, 'F6' => 6], 6, 1, [Mover::of('bracket', 1, null, 0.15)])],
+            'selector' => [SpeedSelector::table(
+                ['R2' => -2, 'R1' => -1, 'F1' => 1, 'F2' => 2, 'F3' => 3, 'F4' => 4, 'F5' => 5, 'F6' => 6],
+                6,
+                1,
+                [Mover::of('bracket', 1, null, 0.15)],
+            )],
             'pedal' => [SpeedCeiling::of(25.7, 457, 24), ThrottleWindow::of(30, 26, 1, 4, 1.1)],
             'modes' => [self::modes()],
             default => [],

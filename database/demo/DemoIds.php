@@ -29,6 +29,13 @@ final class DemoIds
     {
         $hex = md5('saltmarsh '.self::$count++);
 
-        return sprintf('%s-%s-4%s-8%s-%s', substr($hex, 0, 8), substr($hex, 8, 4), substr($hex, 13, 3), substr($hex, 17, 3), substr($hex, 20, 12));
+        return sprintf(
+            '%s-%s-4%s-8%s-%s',
+            substr($hex, 0, 8),
+            substr($hex, 8, 4),
+            substr($hex, 13, 3),
+            substr($hex, 17, 3),
+            substr($hex, 20, 12),
+        );
     }
 }

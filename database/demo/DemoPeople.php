@@ -24,7 +24,12 @@ final readonly class DemoPeople
     {
         $users = [];
         foreach (self::ALL as [$login, $name, $role, $password]) {
-            $users[$login] = User::query()->create(['login' => $login, 'name' => $name, 'role' => $role, 'password' => $password]);
+            $users[$login] = User::query()->create([
+                'login' => $login,
+                'name' => $name,
+                'role' => $role,
+                'password' => $password,
+            ]);
         }
 
         return $users;

@@ -85,8 +85,19 @@ final class DemoTechnician
     {
         $id = DemoIds::next();
         $chance = new SeededChance((int) round(1000 * $efficiency));
-        Traces::keep($this->job, $this->user, $id, TraceFile::csv(PulledLever::usual(max(0.5, $this->truth->play), $efficiency)->pulled($chance, 1400)), $this->clock);
-        $how = Node::of(['point' => $this->state->spec->play()->point->value, 'instrument' => 'caliper-1', 'at_mm' => 120.0, 'to_stop' => true]);
+        Traces::keep(
+            $this->job,
+            $this->user,
+            $id,
+            TraceFile::csv(PulledLever::usual(max(0.5, $this->truth->play), $efficiency)->pulled($chance, 1400)),
+            $this->clock,
+        );
+        $how = Node::of([
+            'point' => $this->state->spec->play()->point->value,
+            'instrument' => 'caliper-1',
+            'at_mm' => 120.0,
+            'to_stop' => true,
+        ]);
         $body = Traces::of($this->job, $this->state)->read($id, $how)['body'];
         $this->body('trace', is_array($body) ? $body : []);
     }
@@ -95,7 +106,8 @@ final class DemoTechnician
     public function move(): void
     {
         $next = $this->state->next();
-        $advice = $next->options[$next->recommended ?? ''] ?? throw new LogicException("No move to make: {$next->sentence}");
+        $advice = $next->options[$next->recommended ?? '']
+            ?? throw new LogicException("No move to make: {$next->sentence}");
         $adjuster = $this->state->run->adjuster($advice->adjuster);
         if ($adjuster === null || $advice->steps === null) {
             throw new LogicException('No adjuster to move.');
@@ -138,11 +150,22 @@ final class DemoTechnician
     {
         match ($item->kind) {
             ItemKind::Reading => $this->offers($item, 'leave') ? $this->line('leave') : $this->read($item),
-            ItemKind::Thread => $this->offers($item, 'ok') ? $this->line('ok') : $this->line($this->usualThread($this->state->run->adjuster($item->about ?? '')), ['adjuster' => $item->about]),
+            ItemKind::Thread => $this->offers($item, 'ok')
+                ? $this->line('ok')
+                : $this->line(
+                    $this->usualThread($this->state->run->adjuster($item->about ?? '')),
+                    ['adjuster' => $item->about],
+                ),
             ItemKind::InBand => $this->bringInside($item),
-            ItemKind::Measure => $this->line($this->answers[$item->key] ?? throw new LogicException("Nothing to measure for {$item->key}.")),
-            ItemKind::Compare, ItemKind::Photo => throw new LogicException("No demo job replaces a cable by itself: {$item->key}."),
-            ItemKind::Answer, ItemKind::SignOff => $this->line($this->answers[$item->key] ?? ($this->offers($item, 'right') ? 'right' : $this->firstRight($item))),
+            ItemKind::Measure => $this->line(
+                $this->answers[$item->key] ?? throw new LogicException("Nothing to measure for {$item->key}."),
+            ),
+            ItemKind::Compare,
+            ItemKind::Photo => throw new LogicException("No demo job replaces a cable by itself: {$item->key}."),
+            ItemKind::Answer,
+            ItemKind::SignOff => $this->line(
+                $this->answers[$item->key] ?? ($this->offers($item, 'right') ? 'right' : $this->firstRight($item)),
+            ),
         };
     }
 
@@ -150,9 +173,15 @@ final class DemoTechnician
     private function usualThread(?Adjuster $adjuster): string
     {
         if ($adjuster instanceof SteppedAdjuster) {
-            return 'thread '.(int) round($adjuster->travel()->from->toFloat() + 0.2 * ($adjuster->travel()->to->toFloat() - $adjuster->travel()->from->toFloat()));
+            return 'thread '
+                .(int) round(
+                    $adjuster->travel()->from->toFloat()
+                        + 0.2 * ($adjuster->travel()->to->toFloat() - $adjuster->travel()->from->toFloat()),
+                );
         }
-        $mm = $adjuster === null ? 2.4 : ($this->control->key === 'throttle' ? 0.12 : 0.48) * $adjuster->showing($adjuster->travel()->to);
+        $mm = $adjuster === null
+            ? 2.4
+            : ($this->control->key === 'throttle' ? 0.12 : 0.48) * $adjuster->showing($adjuster->travel()->to);
 
         return 'thread '.number_format($mm, 1, '.', '').' mm';
     }
@@ -161,7 +190,10 @@ final class DemoTechnician
     {
         match ($this->state->next()->kind) {
             PlanKind::Read, PlanKind::Prove => $this->readOnce('straight', $item),
-            PlanKind::Decide, PlanKind::Suspect => $this->offers($item, 'leave') && $this->readings >= 5 ? $this->line('leave') : $this->readOnce('straight', $item),
+            PlanKind::Decide,
+            PlanKind::Suspect => $this->offers($item, 'leave') && $this->readings >= 5
+                ? $this->line('leave')
+                : $this->readOnce('straight', $item),
             default => $this->move(),
         };
         $this->readings++;
@@ -184,7 +216,10 @@ final class DemoTechnician
     private function readOnce(string $pose, StageItem $item): void
     {
         $instrument = $this->resolution < 0.5 ? 'caliper-1' : 'rule-300';
-        $this->line((string) $this->truth->read($this->resolution, $pose), ['pose' => $pose, 'instrument' => $instrument, 'item' => $item->key]);
+        $this->line(
+            (string) $this->truth->read($this->resolution, $pose),
+            ['pose' => $pose, 'instrument' => $instrument, 'item' => $item->key],
+        );
     }
 
     private function firstRight(StageItem $item): string
@@ -203,7 +238,14 @@ final class DemoTechnician
         $this->clock = $this->clock->addSeconds(35);
         CarbonImmutable::setTestNow($this->clock);
         $entries = $this->state->log->entries;
-        $node = Node::of(['id' => DemoIds::next(), 'at' => $this->clock->toIso8601String(), 'after' => $entries[count($entries) - 1]->stamp->id] + $what);
+        $node = Node::of(
+            [
+                'id' => DemoIds::next(),
+                'at' => $this->clock->toIso8601String(),
+                'after' => $entries[count($entries) - 1]->stamp->id,
+            ]
+                + $what,
+        );
         $this->state = (new Journal)->write($this->job, $this->user, EntryRequest::from($node), $this->clock);
     }
 }

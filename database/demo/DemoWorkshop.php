@@ -34,7 +34,10 @@ final class DemoWorkshop
     /** Days by which the looks at some lie earlier, so that they do not all fall due at once. */
     private const SHIFTS = ['SC-02' => -78, 'QB-01 throttle' => 4, 'SC-05 throttle' => 1, 'RT-14 throttle' => -6];
 
-    /** Stories that wear tells: control, days before today, mm of play for each unit of use, and what slipped before which visit. */
+    /**
+     * Stories that wear tells: control, days before today, mm of play for each unit of use, and what slipped before
+     * which visit.
+     */
     private const WEAR = [
         ['RT-11', 'clutch', [690, 560, 430, 300, 150], -0.0034, [4 => 15.0]],
         ['MW-04', 'drive', [640, 500, 370, 240, 110], 0.155, []],
@@ -80,10 +83,24 @@ final class DemoWorkshop
     /** Who learns here, and what is set for them. */
     private function learners(): void
     {
-        $group = PracticeGroup::query()->create(['id' => 'c4ec0000-2222-4333-8444-000000000002', 'name' => 'Apprentices', 'made_at' => $this->now->subDays(3)]);
+        $group = PracticeGroup::query()->create([
+            'id' => 'c4ec0000-2222-4333-8444-000000000002',
+            'name' => 'Apprentices',
+            'made_at' => $this->now->subDays(3),
+        ]);
         $group->people()->attach($this->people['mirre']->id);
-        foreach (['c4ec0000-2222-4333-8444-000000000003' => ['lever_loose', Help::Asked], 'c4ec0000-2222-4333-8444-000000000004' => ['lever_right', Help::None]] as $id => [$lesson, $help]) {
-            PracticeTask::query()->create(['id' => $id, 'group_id' => $group->id, 'lesson' => $lesson, 'help' => $help, 'due_on' => $this->now->addDays(11)->toDateString(), 'set_at' => $this->now->subDays(3)]);
+        foreach ([
+            'c4ec0000-2222-4333-8444-000000000003' => ['lever_loose', Help::Asked],
+            'c4ec0000-2222-4333-8444-000000000004' => ['lever_right', Help::None],
+        ] as $id => [$lesson, $help]) {
+            PracticeTask::query()->create([
+                'id' => $id,
+                'group_id' => $group->id,
+                'lesson' => $lesson,
+                'help' => $help,
+                'due_on' => $this->now->addDays(11)->toDateString(),
+                'set_at' => $this->now->subDays(3),
+            ]);
         }
     }
 
@@ -91,9 +108,12 @@ final class DemoWorkshop
     private function checks(): void
     {
         DB::table('instrument_checks')->insert([
-            'id' => 'c4ec0000-2222-4333-8444-000000000001', 'instrument' => 'caliper-1', 'user_id' => $this->people['oda']->id, 'at' => $this->now->subDays(243)->format('Y-m-d H:i:s.v'),
+            'id' => 'c4ec0000-2222-4333-8444-000000000001', 'instrument' => 'caliper-1',
+            'user_id' => $this->people['oda']->id, 'at' => $this->now->subDays(243)->format('Y-m-d H:i:s.v'),
             'body' => json_encode(['kind' => 'blocks', 'known_mm' => 0.001, 'blocks' => [
-                ['size_mm' => 5.0, 'readings_mm' => [5.0, 5.0, 5.05]], ['size_mm' => 12.5, 'readings_mm' => [12.5, 12.5, 12.5]], ['size_mm' => 25.0, 'readings_mm' => [25.0, 24.95, 25.0]],
+                ['size_mm' => 5.0, 'readings_mm' => [5.0, 5.0, 5.05]],
+                ['size_mm' => 12.5, 'readings_mm' => [12.5, 12.5, 12.5]],
+                ['size_mm' => 25.0, 'readings_mm' => [25.0, 24.95, 25.0]],
             ]], JSON_PRESERVE_ZERO_FRACTION),
         ]);
     }
@@ -104,15 +124,76 @@ final class DemoWorkshop
         $ridge = ['hand_end' => 'barrel', 'working_end' => 'barrel', 'adjusters' => ['in_line']];
         $throttle = ['hand_end' => 'barrel', 'working_end' => 'ball', 'adjusters' => []];
         foreach ([
-            ['Clutch cable off RT-14', null, ['wire_mm' => 84.0, 'conduit_mm' => 912.0] + $ridge, null, 'Ines', 170, 'RT-14'],
-            ['Clutch cable, Ridge 300', 'TV-300-7', ['wire_mm' => 84.5, 'conduit_mm' => 914.0] + $ridge, '24.90', 'Tomas', 120, null],
-            ['Clutch cable, Ridge 300, long bars', 'TV-300-9', ['wire_mm' => 88.0, 'conduit_mm' => 962.0] + $ridge, '27.50', 'Tomas', 120, null],
-            ['Clutch cable, Quay 125', 'ON-125-2', ['wire_mm' => 84.0, 'conduit_mm' => 861.0, 'hand_end' => 'barrel', 'working_end' => 'eyelet', 'adjusters' => ['in_line']], '19.00', 'Ines', 60, null],
-            ['Throttle cable, an inch short', 'MH-2110, an inch short', ['wire_mm' => 84.0, 'conduit_mm' => 880.0] + $throttle, '11.80', 'Tomas', 150, null],
-            ['Throttle cable', 'MH-2112', ['wire_mm' => 109.0, 'conduit_mm' => 904.0] + $throttle, '12.40', 'Tomas', 150, null],
+            [
+                'Clutch cable off RT-14',
+                null,
+                ['wire_mm' => 84.0, 'conduit_mm' => 912.0] + $ridge,
+                null,
+                'Ines',
+                170,
+                'RT-14',
+            ],
+            [
+                'Clutch cable, Ridge 300',
+                'TV-300-7',
+                ['wire_mm' => 84.5, 'conduit_mm' => 914.0] + $ridge,
+                '24.90',
+                'Tomas',
+                120,
+                null,
+            ],
+            [
+                'Clutch cable, Ridge 300, long bars',
+                'TV-300-9',
+                ['wire_mm' => 88.0, 'conduit_mm' => 962.0] + $ridge,
+                '27.50',
+                'Tomas',
+                120,
+                null,
+            ],
+            [
+                'Clutch cable, Quay 125',
+                'ON-125-2',
+                [
+                    'wire_mm' => 84.0,
+                    'conduit_mm' => 861.0,
+                    'hand_end' => 'barrel',
+                    'working_end' => 'eyelet',
+                    'adjusters' => ['in_line'],
+                ],
+                '19.00',
+                'Ines',
+                60,
+                null,
+            ],
+            [
+                'Throttle cable, an inch short',
+                'MH-2110, an inch short',
+                ['wire_mm' => 84.0, 'conduit_mm' => 880.0] + $throttle,
+                '11.80',
+                'Tomas',
+                150,
+                null,
+            ],
+            [
+                'Throttle cable',
+                'MH-2112',
+                ['wire_mm' => 109.0, 'conduit_mm' => 904.0] + $throttle,
+                '12.40',
+                'Tomas',
+                150,
+                null,
+            ],
         ] as [$name, $number, $sizes, $price, $by, $days, $tag]) {
-            CableRow::query()->create(['id' => DemoIds::next(), 'body' => ['name' => $name] + $sizes, 'number' => $number, 'price' => $price, 'measured_by' => $by,
-                'measured_on' => $this->now->subDays($days)->toDateString(), 'control_id' => $tag === null ? null : $this->control($tag, 'clutch')->id]);
+            CableRow::query()->create([
+                'id' => DemoIds::next(),
+                'body' => ['name' => $name] + $sizes,
+                'number' => $number,
+                'price' => $price,
+                'measured_by' => $by,
+                'measured_on' => $this->now->subDays($days)->toDateString(),
+                'control_id' => $tag === null ? null : $this->control($tag, 'clutch')->id,
+            ]);
         }
     }
 
@@ -121,18 +202,41 @@ final class DemoWorkshop
     {
         $next = DemoFleet::version('Tolvane Ridge 300', 'clutch');
         $next['body'] = array_replace_recursive($next['body'], ['aim' => ['low_mm' => 12, 'high_mm' => 18],
-            'book' => ['printed' => '12–18 mm (15/32–23/32 in)'], 'source' => ['edition' => '3rd edition', 'entered_by' => 'Ines', 'checked_by' => null]]);
-        SpecVersion::query()->create(['model' => 'Tolvane Ridge 300', 'control' => 'clutch', 'version' => 2, 'entered_by_id' => $this->people['ines']->id, 'checked_by_id' => null, 'checked_at' => null] + $next);
+            'book' => ['printed' => '12–18 mm (15/32–23/32 in)'],
+            'source' => ['edition' => '3rd edition', 'entered_by' => 'Ines', 'checked_by' => null]]);
+        SpecVersion::query()->create(
+            [
+                'model' => 'Tolvane Ridge 300',
+                'control' => 'clutch',
+                'version' => 2,
+                'entered_by_id' => $this->people['ines']->id,
+                'checked_by_id' => null,
+                'checked_at' => null,
+            ]
+                + $next,
+        );
     }
 
     /** @param  array{string, string|null, string, string, int, string, int, string, list<string>}  $row */
     private function machine(array $row): void
     {
         [$tag, $plate, $model, $kind, $year, $place, $usage, $unit, $controls] = $row;
-        $machine = Machine::query()->create(['tag' => $tag, 'plate' => $plate, 'name' => $model, 'kind' => $kind, 'year' => $year,
-            'place' => $place, 'usage_reading' => $usage, 'usage_unit' => $unit, 'ran_until' => $this->now->subHours(9)->subMinutes(20)]);
+        $machine = Machine::query()->create([
+            'tag' => $tag,
+            'plate' => $plate,
+            'name' => $model,
+            'kind' => $kind,
+            'year' => $year,
+            'place' => $place,
+            'usage_reading' => $usage,
+            'usage_unit' => $unit,
+            'ran_until' => $this->now->subHours(9)->subMinutes(20),
+        ]);
         foreach ($controls as $key) {
-            $spec = SpecVersion::query()->firstOrCreate(['model' => $model, 'control' => $key, 'version' => 1], DemoFleet::version($model, $key));
+            $spec = SpecVersion::query()->firstOrCreate(
+                ['model' => $model, 'control' => $key, 'version' => 1],
+                DemoFleet::version($model, $key),
+            );
             Control::query()->create(['machine_id' => $machine->id, 'spec_version_id' => $spec->id, 'key' => $key,
                 'name' => DemoFleet::NAMES[$key], 'run' => DemoFleet::run($model, $key),
                 'minutes' => DemoFleet::MINUTES[$key]]);
@@ -165,7 +269,13 @@ final class DemoWorkshop
             $days = $past + $shift;
             $control->machine->forceFill(['usage_reading' => (int) round($usage * (1 - $days / 900))])->save();
             $worker = $this->people[$n % 2 === 0 ? 'ines' : 'tomas'];
-            $job = new DemoTechnician($this->control($tag, $key), $truth, $worker, $this->now->startOfDay()->subDays($days)->addHours(8 + $n), $this->resolution($control));
+            $job = new DemoTechnician(
+                $this->control($tag, $key),
+                $truth,
+                $worker,
+                $this->now->startOfDay()->subDays($days)->addHours(8 + $n),
+                $this->resolution($control),
+            );
             if ($tag === 'RT-14' && $clutch && $n > 0) {
                 $job->workUntil('reading');
                 $job->pull(self::DRIER[$n]);
@@ -193,13 +303,22 @@ final class DemoWorkshop
             $before = $usage;
             $control->machine->forceFill(['usage_reading' => $usage])->save();
             $worker = $this->people[$n % 2 === 0 ? 'tomas' : 'ines'];
-            (new DemoTechnician($this->control($tag, $key), $truth, $worker, $this->now->startOfDay()->subDays($ago)->addHours(9 + $n), $this->resolution($control),
-                ['measure:full_drive' => '62', 'found:measure:full_drive' => '62']))->workUntil('never');
+            (new DemoTechnician(
+                $this->control($tag, $key),
+                $truth,
+                $worker,
+                $this->now->startOfDay()->subDays($ago)->addHours(9 + $n),
+                $this->resolution($control),
+                ['measure:full_drive' => '62', 'found:measure:full_drive' => '62'],
+            ))->workUntil('never');
         }
         $control->machine->forceFill(['usage_reading' => $now])->save();
     }
 
-    /** A frayed throttle cable replaced: the first new one is an inch short although its label says that it fits, the second is right. */
+    /**
+     * A frayed throttle cable replaced: the first new one is an inch short although its label says that it fits, the
+     * second is right.
+     */
     private function wrongCable(): void
     {
         $usage = $this->control('RT-02', 'throttle')->machine->usage_reading;
@@ -207,11 +326,20 @@ final class DemoWorkshop
         foreach ([520, 330, 150, 118, 40] as $n => $ago) {
             $control = $this->control('RT-02', 'throttle');
             $control->machine->forceFill(['usage_reading' => (int) round($usage * (1 - $ago / 900))])->save();
-            $job = new DemoTechnician($control, $truth, $this->people[$n % 2 === 0 ? 'ines' : 'tomas'], $this->now->startOfDay()->subDays($ago)->addHours(10), 0.5);
+            $job = new DemoTechnician(
+                $control,
+                $truth,
+                $this->people[$n % 2 === 0 ? 'ines' : 'tomas'],
+                $this->now->startOfDay()->subDays($ago)->addHours(10),
+                0.5,
+            );
             if ($ago === 150) {
                 $job->workUntil('pose');
                 $job->body('replacing', ['key' => 'begin', 'reason' => 'frayed']);
-                $job->body('replacing', ['key' => 'note', 'remark' => 'Left of the steering head, under both clips, second hole']);
+                $job->body(
+                    'replacing',
+                    ['key' => 'note', 'remark' => 'Left of the steering head, under both clips, second hole'],
+                );
                 $job->body('replacing', ['key' => 'slack']);
                 $job->body('compared', ['old_wire_mm' => 109.4, 'new_wire_mm' => 84, 'ends_alike' => true]);
                 $job->body('part_refused', ['part' => 'cable', 'number' => 'MH-2110, an inch short']);
@@ -233,7 +361,13 @@ final class DemoWorkshop
     /** A machine that is new here: nobody has looked at it, and the book asks for a first look. */
     private function dueDates(): void
     {
-        $this->control('RT-20', 'clutch')->forceFill(['due_on' => $this->now->addDays(24)->toDateString(), 'due_why' => 'first look of a new machine'])->save();
+        $this
+            ->control('RT-20', 'clutch')
+            ->forceFill([
+                'due_on' => $this->now->addDays(24)->toDateString(),
+                'due_why' => 'first look of a new machine',
+            ])
+            ->save();
     }
 
     private function today(): void
@@ -242,41 +376,86 @@ final class DemoWorkshop
         $this->finished();
         $this->withoutPlay();
         $this->leftByChoice();
-        foreach (['RT-14/clutch', 'QB-03/throttle', 'SC-08/clutch', 'RT-16/clutch', 'RT-09/clutch', 'QB-07/throttle', 'TM-06/trigger', 'TR-02/drive', 'SN-03/selector', 'MW-07/bail'] as $name) {
+        foreach ([
+            'RT-14/clutch', 'QB-03/throttle', 'SC-08/clutch', 'RT-16/clutch', 'RT-09/clutch', 'QB-07/throttle',
+            'TM-06/trigger', 'TR-02/drive', 'SN-03/selector', 'MW-07/bail',
+        ] as $name) {
             [$tag, $key] = explode('/', $name);
             $this->control($tag, $key)->forceFill(['planned_on' => $this->now->toDateString()])->save();
         }
         Machine::query()->where('tag', 'SC-08')->update(['ran_until' => $this->now->subMinutes(118)]);
         $this->begun();
         foreach (['ines' => 75, 'tomas' => 60] as $login => $minutes) {
-            DB::table('presences')->insert(['day' => $this->now->toDateString(), 'user_id' => $this->people[$login]->id, 'minutes' => $minutes]);
+            DB::table('presences')->insert([
+                'day' => $this->now->toDateString(),
+                'user_id' => $this->people[$login]->id,
+                'minutes' => $minutes,
+            ]);
         }
-        Intake::query()->create(['id' => DemoIds::next(), 'machine_id' => $this->control('QB-01', 'throttle')->machine_id, 'control_id' => $this->control('QB-01', 'throttle')->id,
-            'words' => 'Grip comes back slowly when it is wet.', 'user_id' => $this->people['mirre']->id, 'at' => $this->now->subHours(3)]);
+        Intake::query()->create([
+            'id' => DemoIds::next(),
+            'machine_id' => $this->control('QB-01', 'throttle')->machine_id,
+            'control_id' => $this->control('QB-01', 'throttle')->id,
+            'words' => 'Grip comes back slowly when it is wet.',
+            'user_id' => $this->people['mirre']->id,
+            'at' => $this->now->subHours(3),
+        ]);
         $this->complaints();
     }
 
     /** One whose cause is being looked for, and three that were found. */
     private function complaints(): void
     {
-        foreach ([['SC-02', 'slips', 'wrong_oil', 61], ['RT-11', 'bites_late', 'too_tight', 34], ['RT-02', 'creeps_in', 'too_loose', 12]] as [$tag, $symptom, $cause, $days]) {
+        foreach ([
+            ['SC-02', 'slips', 'wrong_oil', 61],
+            ['RT-11', 'bites_late', 'too_tight', 34],
+            ['RT-02', 'creeps_in', 'too_loose', 12],
+        ] as [$tag, $symptom, $cause, $days]) {
             $this->complaint($tag, ['symptom' => [$symptom => 'yes']], $this->now->subDays($days), $cause);
         }
-        $this->complaint('RT-11', ['symptom' => ['slips' => 'yes', 'creeps_in' => 'no'], 'check' => ['wire' => 'right', 'play' => 'right']], $this->now->subMinutes(50), null, 'Slips in the hills since spring.');
+        $this->complaint(
+            'RT-11',
+            ['symptom' => ['slips' => 'yes', 'creeps_in' => 'no'], 'check' => ['wire' => 'right', 'play' => 'right']],
+            $this->now->subMinutes(50),
+            null,
+            'Slips in the hills since spring.',
+        );
     }
 
     /** @param  array<string, array<string, string>>  $answers  by kind, by what they are about */
-    private function complaint(string $tag, array $answers, CarbonImmutable $at, ?string $cause, ?string $words = null): void
-    {
+    private function complaint(
+        string $tag,
+        array $answers,
+        CarbonImmutable $at,
+        ?string $cause,
+        ?string $words = null,
+    ): void {
         $control = $this->control($tag, 'clutch');
-        $complaint = Complaint::query()->create(['id' => DemoIds::next(), 'control_id' => $control->id, 'open_control_id' => $cause === null ? $control->id : null, 'words' => $words, 'opened_by_id' => $this->people['mirre']->id,
-            'opened_at' => $at, 'closed_by_id' => $cause === null ? null : $this->people['tomas']->id, 'closed_at' => $cause === null ? null : $at->addMinutes(40), 'cause' => $cause]);
+        $complaint = Complaint::query()->create([
+            'id' => DemoIds::next(),
+            'control_id' => $control->id,
+            'open_control_id' => $cause === null ? $control->id : null,
+            'words' => $words,
+            'opened_by_id' => $this->people['mirre']->id,
+            'opened_at' => $at,
+            'closed_by_id' => $cause === null ? null : $this->people['tomas']->id,
+            'closed_at' => $cause === null ? null : $at->addMinutes(40),
+            'cause' => $cause,
+        ]);
         $seq = 0;
         foreach ($answers as $kind => $given) {
             foreach ($given as $about => $answer) {
                 $seq++;
-                ComplaintAnswer::query()->create(['id' => DemoIds::next(), 'complaint_id' => $complaint->id, 'seq' => $seq, 'kind' => $kind, 'about' => $about, 'answer' => $answer,
-                    'user_id' => $this->people[$kind === 'symptom' ? 'mirre' : 'tomas']->id, 'at' => $at->addMinutes(3 * $seq)]);
+                ComplaintAnswer::query()->create([
+                    'id' => DemoIds::next(),
+                    'complaint_id' => $complaint->id,
+                    'seq' => $seq,
+                    'kind' => $kind,
+                    'about' => $about,
+                    'answer' => $answer,
+                    'user_id' => $this->people[$kind === 'symptom' ? 'mirre' : 'tomas']->id,
+                    'at' => $at->addMinutes(3 * $seq),
+                ]);
             }
         }
     }
@@ -285,7 +464,13 @@ final class DemoWorkshop
     private function tagged(): void
     {
         $truth = $this->truth($this->control('QB-05', 'throttle'), 4.1);
-        $job = new DemoTechnician($this->control('QB-05', 'throttle'), $truth, $this->people['ines'], $this->now->subDay()->setTime(15, 10), 0.5);
+        $job = new DemoTechnician(
+            $this->control('QB-05', 'throttle'),
+            $truth,
+            $this->people['ines'],
+            $this->now->subDay()->setTime(15, 10),
+            0.5,
+        );
         $job->workUntil('check:snap_shut/right');
         $job->body('check', ['key' => 'snap_shut', 'answer' => 'no', 'pose' => 'right']);
         $job->body('tag', ['reason' => 'Throttle does not snap shut, bars full right.']);
@@ -294,8 +479,13 @@ final class DemoWorkshop
 
     private function finished(): void
     {
-        $job = new DemoTechnician($this->control('SC-11', 'clutch'), $this->truth($this->control('SC-11', 'clutch'), 17.0), $this->people['tomas'],
-            $this->now->subDay()->setTime(10, 5), 0.5);
+        $job = new DemoTechnician(
+            $this->control('SC-11', 'clutch'),
+            $this->truth($this->control('SC-11', 'clutch'), 17.0),
+            $this->people['tomas'],
+            $this->now->subDay()->setTime(10, 5),
+            0.5,
+        );
         $job->workUntil('never');
     }
 
@@ -305,7 +495,14 @@ final class DemoWorkshop
         foreach (['SN-03/selector' => 240, 'MW-07/bail' => 62, 'UC-01/modes' => 35] as $name => $days) {
             [$tag, $key] = explode('/', $name);
             $control = $this->control($tag, $key);
-            $job = new DemoTechnician($control, $this->truth($control, 0.0), $this->people['tomas'], $this->now->subDays($days)->setTime(13, 20), 0.5, ['measure:blade_stop' => '2.2 s']);
+            $job = new DemoTechnician(
+                $control,
+                $this->truth($control, 0.0),
+                $this->people['tomas'],
+                $this->now->subDays($days)->setTime(13, 20),
+                0.5,
+                ['measure:blade_stop' => '2.2 s'],
+            );
             $job->workUntil('never');
         }
     }
@@ -313,8 +510,13 @@ final class DemoWorkshop
     /** A rider who wants more play than the book. */
     private function leftByChoice(): void
     {
-        $job = new DemoTechnician($this->control('RT-02', 'clutch'), $this->truth($this->control('RT-02', 'clutch'), 4.4), $this->people['tomas'],
-            $this->now->subDays(12)->setTime(9, 20), 0.05);
+        $job = new DemoTechnician(
+            $this->control('RT-02', 'clutch'),
+            $this->truth($this->control('RT-02', 'clutch'), 4.4),
+            $this->people['tomas'],
+            $this->now->subDays(12)->setTime(9, 20),
+            0.05,
+        );
         $job->workUntil('in_band');
         $job->body('by_choice', ['reason' => 'Ranger Bo rides with thick gloves and wants the later bite.']);
         $job->workUntil('never', ['outcome' => 'by_choice']);
@@ -324,11 +526,23 @@ final class DemoWorkshop
     private function begun(): void
     {
         $truth = $this->truth($this->control('QB-07', 'throttle'), 7.2);
-        $read = new DemoTechnician($this->control('QB-07', 'throttle'), $truth, $this->people['tomas'], $this->now->subMinutes(95), 0.5);
+        $read = new DemoTechnician(
+            $this->control('QB-07', 'throttle'),
+            $truth,
+            $this->people['tomas'],
+            $this->now->subMinutes(95),
+            0.5,
+        );
         $read->workUntil('reading:found');
         $read->line('7', ['pose' => 'straight', 'instrument' => 'rule-300']);
         $truth = $this->truth($this->control('RT-09', 'clutch'), 27.1);
-        $set = new DemoTechnician($this->control('RT-09', 'clutch'), $truth, $this->people['ines'], $this->now->subMinutes(50), 0.5);
+        $set = new DemoTechnician(
+            $this->control('RT-09', 'clutch'),
+            $truth,
+            $this->people['ines'],
+            $this->now->subMinutes(50),
+            0.5,
+        );
         $set->workUntil('in_band');
         $set->line('+1t', ['adjuster' => 'perch']);
         $truth->give(-1.25);
@@ -344,9 +558,16 @@ final class DemoWorkshop
         }
         $hand = $control->run['hand'];
         $point = $control->specVersion->body['aim']['point'];
-        $ratio = isset($hand['drum_radius_mm']) ? $hand['flange_radius_mm'] / $hand['drum_radius_mm'] : $hand['pivot_to_point_mm'][$point] / $hand['pivot_to_wire_mm'];
+        $ratio = isset($hand['drum_radius_mm'])
+            ? $hand['flange_radius_mm'] / $hand['drum_radius_mm']
+            : $hand['pivot_to_point_mm'][$point] / $hand['pivot_to_wire_mm'];
 
-        return new HiddenRun($play, $ratio * 1.05, $this->resolution($control) < 0.5 ? 0.05 : 0.2, crc32("{$control->machine->tag} {$control->key}"));
+        return new HiddenRun(
+            $play,
+            $ratio * 1.05,
+            $this->resolution($control) < 0.5 ? 0.05 : 0.2,
+            crc32("{$control->machine->tag} {$control->key}"),
+        );
     }
 
     private function resolution(Control $control): float

@@ -17,7 +17,10 @@ return new class extends Migration
 
     public function down(): void
     {
-        foreach (['entries', 'control_jobs', 'visits', 'controls', 'spec_versions', 'instruments', 'machines', 'cache_locks', 'cache', 'sessions', 'users'] as $table) {
+        foreach ([
+            'entries', 'control_jobs', 'visits', 'controls', 'spec_versions', 'instruments', 'machines', 'cache_locks',
+            'cache', 'sessions', 'users',
+        ] as $table) {
             Schema::dropIfExists($table);
         }
     }

@@ -20,7 +20,10 @@ return new class extends Migration
 
     public function down(): void
     {
-        foreach (['queue_jobs', 'failed_queue_jobs', 'imports', 'audits', 'presences', 'intakes', 'spec_sketches', 'meter_readings', 'former_tags'] as $table) {
+        foreach ([
+            'queue_jobs', 'failed_queue_jobs', 'imports', 'audits', 'presences', 'intakes', 'spec_sketches',
+            'meter_readings', 'former_tags',
+        ] as $table) {
             Schema::dropIfExists($table);
         }
         Schema::table('control_jobs', static function (Blueprint $table): void {
@@ -53,8 +56,11 @@ return new class extends Migration
             $table->dateTime('retired_at')->nullable();
             $table->string('retired_why', 200)->nullable();
         });
-        // The yard is searched by these alone, in the collation that is compared fastest without regard to case and accents.
-        DB::statement("alter table machines add words varchar(250) collate utf8mb4_general_ci as (concat_ws(' ', tag, plate, name, kind)) persistent, add index machine_search (tag, words, retired_at)");
+        // The yard is searched by these alone, in the collation that is compared fastest without regard to case and
+        // accents.
+        DB::statement(
+            "alter table machines add words varchar(250) collate utf8mb4_general_ci as (concat_ws(' ', tag, plate, name, kind)) persistent, add index machine_search (tag, words, retired_at)",
+        );
         Schema::create('meter_readings', static function (Blueprint $table): void {
             $table->uuid('id')->primary();
             $table->foreignId('machine_id')->constrained();
@@ -81,7 +87,9 @@ return new class extends Migration
             $table->unsignedInteger('due_usage')->nullable()->after('due_on');
         });
         // The bench asks which machines must not run, and reads no other summary for it.
-        DB::statement("alter table controls add is_tagged tinyint(1) as (json_value(summary, '$.tag.reason') is not null) persistent, add index control_tagged (is_tagged)");
+        DB::statement(
+            "alter table controls add is_tagged tinyint(1) as (json_value(summary, '$.tag.reason') is not null) persistent, add index control_tagged (is_tagged)",
+        );
         Schema::table('spec_versions', static function (Blueprint $table): void {
             // The control as it is drawn for every machine of the model; null where a machine drew its own first.
             $table->string('name', 60)->default('');
@@ -92,11 +100,14 @@ return new class extends Migration
             // Null is a draft: nobody else has held it against the document yet.
             $table->dateTime('checked_at')->nullable();
         });
-        // What stood here before is named and drawn as on the first machine that has it, and checked where its source says by whom.
+        // What stood here before is named and drawn as on the first machine that has it, and checked where its source
+        // says by whom.
         DB::statement('update spec_versions v join (select spec_version_id, min(id) as id from controls group by spec_version_id) f on f.spec_version_id = v.id join controls c on c.id = f.id
             set v.name = c.name, v.minutes = c.minutes, v.run = c.run');
         DB::statement("update spec_versions set name = control where name = ''");
-        DB::statement("update spec_versions set checked_at = coalesce(updated_at, now()) where json_value(body, '$.source.checked_by') is not null");
+        DB::statement(
+            "update spec_versions set checked_at = coalesce(updated_at, now()) where json_value(body, '$.source.checked_by') is not null",
+        );
         // The library is searched by these alone, thousands of specs in one look at the index.
         DB::statement("alter table spec_versions add words varchar(400) collate utf8mb4_general_ci as (concat_ws(' ', model, control, name, json_value(body, '$.source.document'))) persistent,
             add index spec_search (model, control, version, words)");

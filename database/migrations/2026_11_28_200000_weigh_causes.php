@@ -6,7 +6,10 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** What a lead changed about the counts of causes, and what other workshops counted. The workshop's own counts are counted, not kept. */
+/**
+ * What a lead changed about the counts of causes, and what other workshops counted. The workshop's own counts are
+ * counted, not kept.
+ */
 return new class extends Migration
 {
     public function up(): void

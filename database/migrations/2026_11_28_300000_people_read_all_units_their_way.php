@@ -6,7 +6,10 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** How each person reads forces, speeds and decimals beside lengths, and what the shop reads where a person chose nothing. */
+/**
+ * How each person reads forces, speeds and decimals beside lengths, and what the shop reads where a person chose
+ * nothing.
+ */
 return new class extends Migration
 {
     public function up(): void

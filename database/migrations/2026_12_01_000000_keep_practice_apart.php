@@ -6,7 +6,10 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** Lessons being worked: what was done to a machine that is not there, and what was written of it. Nothing of the shop points here. */
+/**
+ * Lessons being worked: what was done to a machine that is not there, and what was written of it. Nothing of the shop
+ * points here.
+ */
 return new class extends Migration
 {
     public function up(): void

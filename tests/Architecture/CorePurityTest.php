@@ -11,8 +11,11 @@ use Tests\Support\Sources;
 /** What a rule about classes cannot see: calls that reach the clock, chance, files or the framework's helpers. */
 final class CorePurityTest extends TestCase
 {
-    private const FORBIDDEN = ['env', 'config', 'app', 'now', 'rand', 'mt_rand', 'random_int', 'random_bytes', 'uniqid', 'time', 'microtime', 'hrtime',
-        'date', 'file_get_contents', 'file_put_contents', 'fopen', 'curl_init', 'getenv', 'dd', 'dump', 'var_dump', 'print_r', 'exit', 'die', 'error_log'];
+    private const FORBIDDEN = [
+        'env', 'config', 'app', 'now', 'rand', 'mt_rand', 'random_int', 'random_bytes', 'uniqid', 'time', 'microtime',
+        'hrtime', 'date', 'file_get_contents', 'file_put_contents', 'fopen', 'curl_init', 'getenv', 'dd', 'dump',
+        'var_dump', 'print_r', 'exit', 'die', 'error_log',
+    ];
 
     public function test_the_core_calls_nothing_that_reaches_outside(): void
     {
@@ -20,8 +23,11 @@ final class CorePurityTest extends TestCase
         foreach (Sources::in('core/src') as $file) {
             $tokens = PhpToken::tokenize((string) file_get_contents($file->getPathname()));
             foreach ($tokens as $at => $token) {
-                $calls = $token->is([T_STRING, T_EXIT]) && in_array(strtolower($token->text), self::FORBIDDEN, true) && ($tokens[$at + 1]->text ?? '') === '(';
-                $member = in_array($tokens[$at - 1]->text ?? '', ['->', '?->', '::', 'function'], true) || ($tokens[$at - 2]->text ?? '') === 'function';
+                $calls = $token->is([T_STRING, T_EXIT])
+                    && in_array(strtolower($token->text), self::FORBIDDEN, true)
+                    && ($tokens[$at + 1]->text ?? '') === '(';
+                $member = in_array($tokens[$at - 1]->text ?? '', ['->', '?->', '::', 'function'], true)
+                    || ($tokens[$at - 2]->text ?? '') === 'function';
                 if ($calls && ! $member) {
                     $found[] = "{$file->getFilename()}:{$token->line} {$token->text}()";
                 }

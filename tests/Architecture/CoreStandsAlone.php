@@ -44,7 +44,10 @@ final class CoreStandsAlone
                 yield $layer => PHPat::rule()
                     ->classes(Selector::inNamespace("VividPull\\Core\\{$layer}"))
                     ->shouldNot()->dependOn()
-                    ->classes(...array_map(static fn (string $one): SelectorInterface => Selector::inNamespace("VividPull\\Core\\{$one}"), $above))
+                    ->classes(...array_map(
+                        static fn (string $one): SelectorInterface => Selector::inNamespace("VividPull\\Core\\{$one}"),
+                        $above,
+                    ))
                     ->because('what stands below can be read without what stands above');
             }
         }
@@ -53,7 +56,10 @@ final class CoreStandsAlone
     public function test_what_the_server_does_knows_nothing_of_http(): Rule
     {
         return PHPat::rule()
-            ->classes(...array_map(static fn (string $one): SelectorInterface => Selector::inNamespace("App\\{$one}"), ['Bench', 'Chain', 'Exchange', 'Library', 'People', 'Refusals']))
+            ->classes(...array_map(
+                static fn (string $one): SelectorInterface => Selector::inNamespace("App\\{$one}"),
+                ['Bench', 'Chain', 'Exchange', 'Library', 'People', 'Refusals'],
+            ))
             ->shouldNot()->dependOn()
             ->classes(Selector::inNamespace('App\Http'))
             ->because('files, the queue and the console do the same things');
@@ -81,7 +87,11 @@ final class CoreStandsAlone
         return PHPat::rule()
             ->classes(Selector::inNamespace('VividPull\Core\Family'))
             ->shouldNot()->dependOn()
-            ->classes(Selector::inNamespace('VividPull\Core\Planning'), Selector::inNamespace('VividPull\Core\Learning'), Selector::inNamespace('VividPull\Core\Judging'))
+            ->classes(
+                Selector::inNamespace('VividPull\Core\Planning'),
+                Selector::inNamespace('VividPull\Core\Learning'),
+                Selector::inNamespace('VividPull\Core\Judging'),
+            )
             ->because('a family is a declaration');
     }
 }

@@ -8,7 +8,8 @@ namespace Tests\Architecture;
 final class Layers
 {
     public const OF_THE_CORE = [
-        'Errors', 'Statistics', 'Quantity', 'Gauge', 'Cable', 'Procedure', 'Trace', 'Spec', 'Family', 'Measurement', 'Log', 'Facts', 'Learning',
+        'Errors', 'Statistics', 'Quantity', 'Gauge', 'Cable', 'Procedure', 'Trace', 'Spec', 'Family', 'Measurement',
+        'Log', 'Facts', 'Learning',
         'Judging', 'Planning', 'Progress', 'Bench', 'Wear', 'Day', 'Diagnosis', 'Wire', 'Practice',
     ];
 }

@@ -39,7 +39,11 @@ final class BadInputTest extends BrowserTestCase
 
     public function test_a_line_that_was_begun_outlives_a_reload(): void
     {
-        $this->as('ines')->startJob('RT-16', 'throttle')->keys('n the boot is to')->visit((string) parse_url($this->browser->getCurrentURL(), PHP_URL_PATH));
+        $this
+            ->as('ines')
+            ->startJob('RT-16', 'throttle')
+            ->keys('n the boot is to')
+            ->visit((string) parse_url($this->browser->getCurrentURL(), PHP_URL_PATH));
         $this->await('#bench-line');
         self::assertSame('n the boot is to', $this->value('#bench-line'));
     }
@@ -50,14 +54,23 @@ final class BadInputTest extends BrowserTestCase
         $this->startJob('RT-16', 'clutch')->line('ok');
         $this->browser->manage()->deleteAllCookies();
         $this->keys('ok', WebDriverKeys::ENTER)->see('Tomas, sign in again', 'What you typed is kept');
-        $this->click('input[type=password]')->keys('dune-grass-17', WebDriverKeys::ENTER)->gone('input[type=password]')->settled();
+        $this
+            ->click('input[type=password]')
+            ->keys('dune-grass-17', WebDriverKeys::ENTER)
+            ->gone('input[type=password]')
+            ->settled();
         $this->see('2 of 5 confirmed');
         self::assertCount(3, $this->rows());
     }
 
     public function test_a_session_that_ended_is_noticed_by_what_is_saved_too(): void
     {
-        $this->as('tomas')->visit('/machines/RT-14')->click('[data-report]')->click('[data-odd-control=clutch]')->clickText('Hard to pull');
+        $this
+            ->as('tomas')
+            ->visit('/machines/RT-14')
+            ->click('[data-report]')
+            ->click('[data-odd-control=clutch]')
+            ->clickText('Hard to pull');
         $this->browser->manage()->deleteAllCookies();
         $this->click('[role=dialog] [data-primary]')->see('Tomas, sign in again', 'What you typed is kept');
         $this->click('input[type=password]')->keys('dune-grass-17', WebDriverKeys::ENTER)->gone('input[type=password]');
@@ -74,8 +87,17 @@ final class BadInputTest extends BrowserTestCase
     public function test_keys_anywhere_can_be_switched_off(): void
     {
         $this->as('mirre')->startJob('RT-02', 'throttle');
-        $this->blurred()->keys('7')->until('return document.querySelector("#bench-line").value === "7"', 'The key did not reach the line');
-        $this->cleared()->clickText('Mirre: settings')->see('Keys work anywhere')->click('input[type=checkbox]')->click('[data-cancel]')->gone('[role=dialog]');
+        $this
+            ->blurred()
+            ->keys('7')
+            ->until('return document.querySelector("#bench-line").value === "7"', 'The key did not reach the line');
+        $this
+            ->cleared()
+            ->clickText('Mirre: settings')
+            ->see('Keys work anywhere')
+            ->click('input[type=checkbox]')
+            ->click('[data-cancel]')
+            ->gone('[role=dialog]');
         $this->blurred()->keys('7');
         self::assertSame('', $this->value('#bench-line'));
     }

@@ -35,7 +35,9 @@ abstract class BrowserTestCase extends TestCase
 
     private const AGAIN_US = 50_000;
 
-    /** What no change of the document tells, a value typed or the width of the page, is looked at four times a second. */
+    /**
+     * What no change of the document tells, a value typed or the width of the page, is looked at four times a second.
+     */
     private const WAIT = <<<'JS'
         const [given, patience, done] = arguments;
         const holds = () => { try { return (() => { %s })() === true; } catch { return false; } };
@@ -93,12 +95,15 @@ abstract class BrowserTestCase extends TestCase
     {
         $complaints = $this->expectsTrouble ? [] : array_filter(
             $this->browser->manage()->getLog('browser'),
-            static fn (array $entry): bool => $entry['level'] === 'SEVERE' && ! str_contains($entry['message'], 'status of 4'),
+            static fn (array $entry): bool => $entry['level'] === 'SEVERE'
+                && ! str_contains($entry['message'], 'status of 4'),
         );
         if (! $this->status()->isSuccess()) {
             $this->server->forgetAll();
             @mkdir(self::FAILURES, recursive: true);
-            $this->browser->takeScreenshot(self::FAILURES.'/'.preg_replace('/\W+/', '-', static::class.'-'.$this->nameWithDataSet()).'.png');
+            $this->browser->takeScreenshot(
+                self::FAILURES.'/'.preg_replace('/\W+/', '-', static::class.'-'.$this->nameWithDataSet()).'.png',
+            );
         }
         if ($this->isSpoilt || $this->expectsTrouble || $complaints !== [] || ! $this->status()->isSuccess()) {
             $this->browser->quit();
@@ -124,7 +129,10 @@ abstract class BrowserTestCase extends TestCase
         }
     }
 
-    /** Nothing of this test is left in it: no page, no cookie, nothing kept, no worker. Beginning another takes two seconds. */
+    /**
+     * Nothing of this test is left in it: no page, no cookie, nothing kept, no worker. Beginning another takes two
+     * seconds.
+     */
     private function asNew(): RemoteWebDriver
     {
         [$first, $more] = [$this->browser->getWindowHandles()[0], array_slice($this->browser->getWindowHandles(), 1)];
@@ -157,8 +165,10 @@ abstract class BrowserTestCase extends TestCase
         }
         $isShell = is_executable(self::SHELL);
         $options = (new ChromeOptions)->setBinary($isShell ? self::SHELL : '/usr/bin/chromium')->addArguments([
-            ...($isShell ? [] : ['--headless=new']), '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking',
-            '--disable-component-update', '--disable-sync', '--force-prefers-reduced-motion', '--user-data-dir='.sys_get_temp_dir().'/vivid-pull-'.bin2hex(random_bytes(6)),
+            ...($isShell ? [] : ['--headless=new']), '--no-sandbox', '--disable-gpu', '--disable-quic',
+            '--no-first-run', '--disable-background-networking',
+            '--disable-component-update', '--disable-sync', '--force-prefers-reduced-motion',
+            '--user-data-dir='.sys_get_temp_dir().'/vivid-pull-'.bin2hex(random_bytes(6)),
         ]);
         $wishes = DesiredCapabilities::chrome();
         $wishes->setCapability(ChromeOptions::CAPABILITY, $options);
@@ -179,16 +189,27 @@ abstract class BrowserTestCase extends TestCase
     /** Putting everything by for a reload without network takes a second of each test that needs none of it. */
     private function withoutWorker(): string
     {
-        $added = (new ChromeDevToolsDriver($this->browser))->execute('Page.addScriptToEvaluateOnNewDocument', ['source' => 'delete Navigator.prototype.serviceWorker']);
+        $added = (new ChromeDevToolsDriver($this->browser))->execute(
+            'Page.addScriptToEvaluateOnNewDocument',
+            ['source' => 'delete Navigator.prototype.serviceWorker'],
+        );
 
-        return is_string($added['identifier'] ?? null) ? $added['identifier'] : self::fail('The browser takes no script.');
+        return is_string($added['identifier'] ?? null)
+            ? $added['identifier']
+            : self::fail('The browser takes no script.');
     }
 
-    /** A server of its own, on the same data, so that the others keep theirs: it may be stopped, and the worker is there. */
+    /**
+     * A server of its own, on the same data, so that the others keep theirs: it may be stopped, and the worker is
+     * there.
+     */
     protected function ownServer(): void
     {
         try {
-            (new ChromeDevToolsDriver($this->browser))->execute('Page.removeScriptToEvaluateOnNewDocument', ['identifier' => self::$workless]);
+            (new ChromeDevToolsDriver($this->browser))->execute(
+                'Page.removeScriptToEvaluateOnNewDocument',
+                ['identifier' => self::$workless],
+            );
         } catch (PhpWebDriverExceptionInterface) {
             // A page that a test before opened never had it.
         }
@@ -199,7 +220,10 @@ abstract class BrowserTestCase extends TestCase
 
     protected function window(int $width, int $height): void
     {
-        (new ChromeDevToolsDriver($this->browser))->execute('Emulation.setDeviceMetricsOverride', ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false]);
+        (new ChromeDevToolsDriver($this->browser))->execute(
+            'Emulation.setDeviceMetricsOverride',
+            ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false],
+        );
     }
 
     /** Signed in without the form, which has tests of its own. */
@@ -226,7 +250,9 @@ abstract class BrowserTestCase extends TestCase
     private function carry(string $login, string $password): void
     {
         foreach ($this->server->session($login, $password) as $name => $value) {
-            $this->browser->manage()->addCookie(Cookie::createFromArray(['name' => $name, 'value' => $value, 'path' => '/']));
+            $this->browser
+                ->manage()
+                ->addCookie(Cookie::createFromArray(['name' => $name, 'value' => $value, 'path' => '/']));
         }
     }
 
@@ -239,7 +265,10 @@ abstract class BrowserTestCase extends TestCase
     protected function visit(string $path): static
     {
         $this->browser->get($this->server->url.$path);
-        $this->until('return document.readyState === "complete" && document.querySelector("h1, h2") !== null', "{$path} did not show");
+        $this->until(
+            'return document.readyState === "complete" && document.querySelector("h1, h2") !== null',
+            "{$path} did not show",
+        );
 
         return $this;
     }
@@ -247,7 +276,10 @@ abstract class BrowserTestCase extends TestCase
     /** Starts a job on a control by its button. */
     protected function startJob(string $tag, string $control): static
     {
-        $this->visit("/machines/{$tag}#{$control}")->click("[data-start={$control}]")->await('[data-unread], #bench-line');
+        $this
+            ->visit("/machines/{$tag}#{$control}")
+            ->click("[data-start={$control}]")
+            ->await('[data-unread], #bench-line');
         if ($this->browser->findElements(WebDriverBy::cssSelector('[data-unread]')) !== []) {
             $this->click('[data-unread]');
         }
@@ -266,7 +298,9 @@ abstract class BrowserTestCase extends TestCase
     /** A job of this test's own that was brought so far without the screen, opened there. */
     protected function onBench(string $tag, string $control, string ...$lines): static
     {
-        return $this->visit('/jobs/'.$this->server->job($this->login, $tag, $control, array_values($lines)))->await('#bench-line');
+        return $this
+            ->visit('/jobs/'.$this->server->job($this->login, $tag, $control, array_values($lines)))
+            ->await('#bench-line');
     }
 
     /** The same, made safe and with its four inspections sound. */
@@ -278,7 +312,10 @@ abstract class BrowserTestCase extends TestCase
     /** The address of a job that is open on the bench of whoever is signed in. */
     protected function openJob(): string
     {
-        return '/jobs/'.$this->browser->executeAsyncScript('const done = arguments[0]; fetch("/api/bench", { headers: { Accept: "application/json" } }).then((r) => r.json()).then((day) => done(day.queue.map((row) => row.control.job).find(Boolean)))');
+        return '/jobs/'
+            .$this->browser->executeAsyncScript(
+                'const done = arguments[0]; fetch("/api/bench", { headers: { Accept: "application/json" } }).then((r) => r.json()).then((day) => done(day.queue.map((row) => row.control.job).find(Boolean)))',
+            );
     }
 
     /** A machine of this test's own, like another of the yard, on which nothing was ever done. */
@@ -317,7 +354,11 @@ abstract class BrowserTestCase extends TestCase
 
     protected function click(string $css): static
     {
-        $this->waitFor('const one = document.querySelector(given[0]); return one !== null && !one.matches(":disabled")', "There is no {$css} to press", [$css]);
+        $this->waitFor(
+            'const one = document.querySelector(given[0]); return one !== null && !one.matches(":disabled")',
+            "There is no {$css} to press",
+            [$css],
+        );
         for ($i = 0; ; $i++) {
             try {
                 $this->browser->findElement(WebDriverBy::cssSelector($css))->click();
@@ -335,7 +376,11 @@ abstract class BrowserTestCase extends TestCase
     protected function clickText(string $text): static
     {
         $xpath = "//*[self::button or self::a][not(@disabled)][contains(normalize-space(.), \"{$text}\") or contains(@aria-label, \"{$text}\")]";
-        $this->waitFor('return document.evaluate(given[0], document, null, XPathResult.BOOLEAN_TYPE).booleanValue', "There is no button “{$text}”", [$xpath]);
+        $this->waitFor(
+            'return document.evaluate(given[0], document, null, XPathResult.BOOLEAN_TYPE).booleanValue',
+            "There is no button “{$text}”",
+            [$xpath],
+        );
         $this->browser->findElement(WebDriverBy::xpath($xpath))->click();
 
         return $this;
@@ -354,7 +399,11 @@ abstract class BrowserTestCase extends TestCase
     protected function see(string ...$texts): static
     {
         foreach ($texts as $text) {
-            $this->waitFor('return document.body.innerText.replace(/\\s+/g, " ").includes(given[0])', "“{$text}” is not to be seen", [$text]);
+            $this->waitFor(
+                'return document.body.innerText.replace(/\\s+/g, " ").includes(given[0])',
+                "“{$text}” is not to be seen",
+                [$text],
+            );
         }
 
         return $this;
@@ -362,12 +411,18 @@ abstract class BrowserTestCase extends TestCase
 
     protected function text(string $css): string
     {
-        return (string) $this->browser->executeScript('return (document.querySelector(arguments[0])?.innerText ?? "").replace(/\s+/g, " ")', [$css]);
+        return (string) $this->browser->executeScript(
+            'return (document.querySelector(arguments[0])?.innerText ?? "").replace(/\s+/g, " ")',
+            [$css],
+        );
     }
 
     protected function value(string $css): string
     {
-        return (string) $this->browser->executeScript('return document.querySelector(arguments[0])?.value ?? ""', [$css]);
+        return (string) $this->browser->executeScript(
+            'return document.querySelector(arguments[0])?.value ?? ""',
+            [$css],
+        );
     }
 
     protected function element(string $css): RemoteWebElement
@@ -397,10 +452,17 @@ abstract class BrowserTestCase extends TestCase
     /** @return list<array{kind: string, line: string|null}> */
     protected function rows(): array
     {
-        $query = $this->server->database()->prepare('select kind, line from entries where job_id = ? or (job_id is null and visit_id = (select visit_id from control_jobs where id = ?)) order by seq');
+        $query = $this->server
+            ->database()
+            ->prepare(
+                'select kind, line from entries where job_id = ? or (job_id is null and visit_id = (select visit_id from control_jobs where id = ?)) order by seq',
+            );
         $query->execute([$this->job(), $this->job()]);
 
-        return array_values(array_map(static fn (array $row): array => ['kind' => (string) $row['kind'], 'line' => $row['line']], $query->fetchAll(PDO::FETCH_ASSOC)));
+        return array_values(array_map(
+            static fn (array $row): array => ['kind' => (string) $row['kind'], 'line' => $row['line']],
+            $query->fetchAll(PDO::FETCH_ASSOC),
+        ));
     }
 
     /** Rubs out what stands in the line. */
@@ -425,7 +487,9 @@ abstract class BrowserTestCase extends TestCase
     {
         $this->settledFonts();
         if ($this->browser->executeScript('return typeof window.axe') === 'undefined') {
-            $this->browser->executeScript((string) file_get_contents(__DIR__.'/../../node_modules/axe-core/axe.min.js'));
+            $this->browser->executeScript((string) file_get_contents(
+                __DIR__.'/../../node_modules/axe-core/axe.min.js',
+            ));
         }
         $found = $this->browser->executeAsyncScript('const done = arguments[arguments.length - 1];
             axe.run(document, { resultTypes: ["violations"] }).then((r) => done(r.violations.map((v) => v.id + ": " + v.nodes.map((n) => n.target + " " + n.failureSummary).join(" | "))))');
@@ -451,14 +515,18 @@ abstract class BrowserTestCase extends TestCase
         $script = sprintf('{ const real = window.fetch; window.fetch = (to, how) => new URL(to, location.href).pathname === %s
             ? Promise.resolve(new Response(%s, { headers: { "Content-Type": "application/json" } })) : real(to, how); }',
             json_encode($path), json_encode(json_encode($answer)));
-        (new ChromeDevToolsDriver($this->browser))->execute('Page.addScriptToEvaluateOnNewDocument', ['source' => $script]);
+        (new ChromeDevToolsDriver($this->browser))->execute(
+            'Page.addScriptToEvaluateOnNewDocument',
+            ['source' => $script],
+        );
         $this->isSpoilt = true;
 
         return $this;
     }
 
     /**
-     * Waits in the page itself, which looks again when something in it has changed: asking it over and over takes from what it is waited for.
+     * Waits in the page itself, which looks again when something in it has changed: asking it over and over takes from
+     * what it is waited for.
      *
      * @param  string  $script  body of a function that answers whether it holds, as of the page's document
      * @param  list<string>  $given  what the script finds in `given`
@@ -468,7 +536,10 @@ abstract class BrowserTestCase extends TestCase
         $ends = microtime(true) + self::PATIENCE_S;
         do {
             try {
-                if ($this->browser->executeAsyncScript(sprintf(self::WAIT, $script), [$given, 1000 * max(0.0, $ends - microtime(true))]) === true) {
+                if ($this->browser->executeAsyncScript(
+                    sprintf(self::WAIT, $script),
+                    [$given, 1000 * max(0.0, $ends - microtime(true))],
+                ) === true) {
                     return $this;
                 }
             } catch (PhpWebDriverExceptionInterface) {

@@ -21,15 +21,30 @@ final class DurabilityTest extends TestCase
     {
         $server = Server::withDemo();
         [$client, $job, $head] = self::openJob($server->url, 'SC-08', 'throttle');
-        $entry = ['id' => '11111111-2222-4333-8444-555555555555', 'at' => date('c'), 'after' => $head, 'line' => 'n eight times', 'shown' => new stdClass];
+        $entry = [
+            'id' => '11111111-2222-4333-8444-555555555555',
+            'at' => date('c'),
+            'after' => $head,
+            'line' => 'n eight times',
+            'shown' => new stdClass,
+        ];
         $multi = curl_multi_init();
-        $handles = array_map(static fn (): CurlHandle => $client->handle('POST', "jobs/{$job}/entries", $entry), range(1, 8));
+        $handles = array_map(
+            static fn (): CurlHandle => $client->handle('POST', "jobs/{$job}/entries", $entry),
+            range(1, 8),
+        );
         array_walk($handles, static fn (CurlHandle $handle): int => curl_multi_add_handle($multi, $handle));
         do {
             curl_multi_exec($multi, $running);
             curl_multi_select($multi, 0.1);
         } while ($running > 0);
-        self::assertSame([200], array_values(array_unique(array_map(static fn (CurlHandle $handle): int => curl_getinfo($handle, CURLINFO_RESPONSE_CODE), $handles))));
+        self::assertSame(
+            [200],
+            array_values(array_unique(array_map(
+                static fn (CurlHandle $handle): int => curl_getinfo($handle, CURLINFO_RESPONSE_CODE),
+                $handles,
+            ))),
+        );
         $query = $server->database()->prepare('select count(*) from entries where id = ?');
         $query->execute([$entry['id']]);
         self::assertSame(1, (int) $query->fetchColumn());
@@ -40,15 +55,30 @@ final class DurabilityTest extends TestCase
         $folder = sys_get_temp_dir().'/vivid-pull-durability-'.bin2hex(random_bytes(4));
         $port = Server::freePort();
         $database = self::database($folder, $port, true);
-        $env = ['DB_PORT' => (string) $port, 'DB_DATABASE' => 'mysql', 'DB_USERNAME' => 'root', 'DB_PASSWORD' => ''] + Server::environment();
+        $env = ['DB_PORT' => (string) $port, 'DB_DATABASE' => 'mysql', 'DB_USERNAME' => 'root', 'DB_PASSWORD' => '']
+            + Server::environment();
         $pdo = new PDO("mysql:unix_socket={$folder}/s.sock", 'root', '');
-        $pdo->exec("create database vivid_pull; create user 'v'@'127.0.0.1' identified by 'v'; grant all on vivid_pull.* to 'v'@'127.0.0.1'");
-        $server = new Server(Server::freePort(), ['DB_DATABASE' => 'vivid_pull', 'DB_USERNAME' => 'v', 'DB_PASSWORD' => 'v'] + $env);
+        $pdo->exec(
+            "create database vivid_pull; create user 'v'@'127.0.0.1' identified by 'v'; grant all on vivid_pull.* to 'v'@'127.0.0.1'",
+        );
+        $server = new Server(
+            Server::freePort(),
+            ['DB_DATABASE' => 'vivid_pull', 'DB_USERNAME' => 'v', 'DB_PASSWORD' => 'v'] + $env,
+        );
         $server->fillWithDemo();
         $server->start();
         try {
             [$client, $job, $head] = self::openJob($server->url, 'RT-20', 'throttle');
-            [$status, $body] = $client->send('POST', "jobs/{$job}/entries", ['id' => '99999999-2222-4333-8444-555555555555', 'at' => date('c'), 'after' => $head, 'line' => 'n the last word']);
+            [$status, $body] = $client->send(
+                'POST',
+                "jobs/{$job}/entries",
+                [
+                    'id' => '99999999-2222-4333-8444-555555555555',
+                    'at' => date('c'),
+                    'after' => $head,
+                    'line' => 'n the last word',
+                ],
+            );
             self::assertSame(200, $status, (string) json_encode($body));
             posix_kill((int) file_get_contents("{$folder}/pid"), SIGKILL);
             usleep(300_000);
@@ -97,14 +127,44 @@ final class DurabilityTest extends TestCase
         if ($install) {
             mkdir($folder, 0o755);
             chown($folder, $user);
-            (new Process(['mariadb-install-db', "--user={$user}", "--datadir={$folder}/data", '--auth-root-authentication-method=normal', '--skip-test-db'], timeout: 60))->mustRun();
+            (new Process(
+                [
+                    'mariadb-install-db',
+                    "--user={$user}",
+                    "--datadir={$folder}/data",
+                    '--auth-root-authentication-method=normal',
+                    '--skip-test-db',
+                ],
+                timeout: 60,
+            ))->mustRun();
         }
-        $process = new Process(['setsid', 'mariadbd', '--no-defaults', "--user={$user}", "--datadir={$folder}/data", "--socket={$folder}/s.sock",
-            "--pid-file={$folder}/pid", '--bind-address=127.0.0.1', "--port={$port}", '--skip-name-resolve', '--innodb-buffer-pool-size=64M'], self::ROOT, timeout: null);
+        $process = new Process(
+            [
+                'setsid',
+                'mariadbd',
+                '--no-defaults',
+                "--user={$user}",
+                "--datadir={$folder}/data",
+                "--socket={$folder}/s.sock",
+                "--pid-file={$folder}/pid",
+                '--bind-address=127.0.0.1',
+                "--port={$port}",
+                '--skip-name-resolve',
+                '--innodb-buffer-pool-size=64M',
+            ],
+            self::ROOT,
+            timeout: null,
+        );
         $process->disableOutput();
         $process->start();
         for ($i = 0; $i < 200; $i++) {
-            if ((new Process(['mariadb-admin', '--no-defaults', "--socket={$folder}/s.sock", '-uroot', 'ping']))->run() === 0) {
+            if ((new Process([
+                'mariadb-admin',
+                '--no-defaults',
+                "--socket={$folder}/s.sock",
+                '-uroot',
+                'ping',
+            ]))->run() === 0) {
                 return $process;
             }
             usleep(100_000);

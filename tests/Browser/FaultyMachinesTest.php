@@ -10,15 +10,17 @@ use Tests\Support\Technician;
 use VividPull\Core\Spec\FamilyKey;
 
 /**
- * Machines from their fault to their signature on the real screen, where every caution stands at its step. Of every family it is done over HTTP in
- * each run; here of those with screens of their own that no other test works to the end, and of all where EVERY_FAMILY is set.
+ * Machines from their fault to their signature on the real screen, where every caution stands at its step. Of every
+ * family it is done over HTTP in each run; here of those with screens of their own that no other test works to the end,
+ * and of all where EVERY_FAMILY is set.
  */
 final class FaultyMachinesTest extends BrowserTestCase
 {
     private const MOST_ENTRIES = 60;
 
     private const ON_THE_SCREEN = [
-        FamilyKey::PedalThrottle, FamilyKey::SlidingDrive, FamilyKey::ReleaseByPull, FamilyKey::Bail, FamilyKey::ModeCables,
+        FamilyKey::PedalThrottle, FamilyKey::SlidingDrive, FamilyKey::ReleaseByPull, FamilyKey::Bail,
+        FamilyKey::ModeCables,
     ];
 
     /** @return iterable<string, array{string, string, FamilyKey, Technician}> one of each of these families */
@@ -26,7 +28,10 @@ final class FaultyMachinesTest extends BrowserTestCase
     {
         $met = [];
         foreach (FaultyMachines::all() as $name => $machine) {
-            if (! isset($met[$machine[2]->value]) && (getenv('EVERY_FAMILY') !== false || in_array($machine[2], self::ON_THE_SCREEN, true))) {
+            if (
+                ! isset($met[$machine[2]->value])
+                && (getenv('EVERY_FAMILY') !== false || in_array($machine[2], self::ON_THE_SCREEN, true))
+            ) {
                 $met[$machine[2]->value] = true;
                 yield $name => $machine;
             }

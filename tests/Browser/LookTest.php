@@ -11,7 +11,10 @@ final class LookTest extends BrowserTestCase
     private function prefer(array $change): static
     {
         $this->as('ines')->visit('/');
-        $this->browser->executeScript('const key = "vivid-pull.preferences.ines"; localStorage.setItem(key, JSON.stringify({ keysAnywhere: true, instrument: null, ...JSON.parse(localStorage.getItem(key) ?? "{}"), ...arguments[0] }))', [$change]);
+        $this->browser->executeScript(
+            'const key = "vivid-pull.preferences.ines"; localStorage.setItem(key, JSON.stringify({ keysAnywhere: true, instrument: null, ...JSON.parse(localStorage.getItem(key) ?? "{}"), ...arguments[0] }))',
+            [$change],
+        );
 
         return $this;
     }
@@ -21,24 +24,41 @@ final class LookTest extends BrowserTestCase
         $this->prefer(['theme' => 'night']);
         $screens = ['/', '/machines/RT-14', '/due', '/specs/1/next', '/machines/RT-14/clutch/cause', $this->openJob()];
         foreach ($screens as $screen) {
-            $this->visit($screen)->until('return document.querySelector("[data-loading]") === null && document.documentElement.dataset.theme === "night"', "{$screen} loads for ever");
+            $this
+                ->visit($screen)
+                ->until(
+                    'return document.querySelector("[data-loading]") === null && document.documentElement.dataset.theme === "night"',
+                    "{$screen} loads for ever",
+                );
             $this->accessible("{$screen} after dark");
         }
         $this->window(390, 844);
         foreach (['/', $this->openJob()] as $screen) {
-            $this->visit($screen)->until('return document.querySelector("[data-loading]") === null', "{$screen} loads for ever");
+            $this
+                ->visit($screen)
+                ->until('return document.querySelector("[data-loading]") === null', "{$screen} loads for ever");
             $this->accessible("{$screen} after dark on a phone");
         }
     }
 
     public function test_a_person_chooses_the_screen_and_the_hand_and_the_device_keeps_it(): void
     {
-        $this->as('ines')->visit('/')->click('button[aria-haspopup=dialog]')->click('[data-theme=night]')->until('return document.documentElement.dataset.theme === "night"', 'it stayed day');
+        $this
+            ->as('ines')
+            ->visit('/')
+            ->click('button[aria-haspopup=dialog]')
+            ->click('[data-theme=night]')
+            ->until('return document.documentElement.dataset.theme === "night"', 'it stayed day');
         $this->accessible('settings after dark')->click('[data-hand=left]');
         $left = 'const [aside, rail] = ["main > aside", "main > nav"].map((css) => document.querySelector(css).getBoundingClientRect().left); return aside < rail';
         $this->visit($this->openJob())->await('main > aside');
         self::assertTrue($this->browser->executeScript($left));
-        $this->visit('/')->click('button[aria-haspopup=dialog]')->click('[data-hand=right]')->click('[data-theme=day]')->until('return document.documentElement.dataset.theme === "day"', 'it stayed night');
+        $this
+            ->visit('/')
+            ->click('button[aria-haspopup=dialog]')
+            ->click('[data-hand=right]')
+            ->click('[data-theme=day]')
+            ->until('return document.documentElement.dataset.theme === "day"', 'it stayed night');
         $this->visit($this->openJob())->await('main > aside');
         self::assertFalse($this->browser->executeScript($left));
     }
@@ -50,10 +70,15 @@ final class LookTest extends BrowserTestCase
         $this->prefer(['speaks' => true]);
         $this->begin($tag, 'clutch');
         $this->browser->executeScript($hear);
-        $this->line('all ok', 'all ok', 'cold', '3.1', '24.5', '25', '24.5')->until('return window.heard.some((one) => /millimetres/.test(one))', 'the next move was not said');
+        $this
+            ->line('all ok', 'all ok', 'cold', '3.1', '24.5', '25', '24.5')
+            ->until('return window.heard.some((one) => /millimetres/.test(one))', 'the next move was not said');
         $heard = (array) $this->browser->executeScript('return window.heard');
         $move = (string) end($heard);
-        self::assertMatchesRegularExpression('/^Outside: too loose by 4\.\d\. perch barrel: out, .+, anticlockwise, seen from .+\. Expect \d+\.\d millimetres\.$/', $move);
+        self::assertMatchesRegularExpression(
+            '/^Outside: too loose by 4\.\d\. perch barrel: out, .+, anticlockwise, seen from .+\. Expect \d+\.\d millimetres\.$/',
+            $move,
+        );
         self::assertSame(count($heard), count(array_unique($heard)), 'each once');
 
         $this->prefer(['speaks' => false])->visit("/machines/{$tag}")->visit($this->openJob())->await('main > aside');

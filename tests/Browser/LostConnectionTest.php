@@ -25,7 +25,10 @@ final class LostConnectionTest extends BrowserTestCase
         $this->see('No connection.')->accessible('a job without connection');
         $this->browser->navigate()->refresh();
         $this->await('#bench-line')->see('3 kept, not judged yet', 'No connection.');
-        self::assertCount(3, $this->browser->findElements(\Facebook\WebDriver\WebDriverBy::cssSelector('[data-kept=waiting]')));
+        self::assertCount(
+            3,
+            $this->browser->findElements(\Facebook\WebDriver\WebDriverBy::cssSelector('[data-kept=waiting]')),
+        );
 
         $this->server->start();
         $this->gone('[data-kept]')->settled()->see('All entries saved');
@@ -55,14 +58,24 @@ final class LostConnectionTest extends BrowserTestCase
         foreach ($windows as $window) {
             $this->browser->switchTo()->window($window);
             $this->until('return window.typedAll === true', 'It did not type on');
-            $this->until('return document.querySelectorAll("[data-kept]").length === 30', 'What one tab keeps, the other shows too');
+            $this->until(
+                'return document.querySelectorAll("[data-kept]").length === 30',
+                'What one tab keeps, the other shows too',
+            );
         }
         $this->server->start();
         $this->gone('[data-kept]')->settled()->see('All entries saved');
         $lines = array_column(array_slice($this->rows(), $before), 'line');
-        $of = static fn (int $n): array => array_values(array_filter($lines, static fn (?string $line): bool => str_starts_with((string) $line, "n tab {$n} ")));
+        $of = static fn (int $n): array => array_values(array_filter(
+            $lines,
+            static fn (?string $line): bool => str_starts_with((string) $line, "n tab {$n} "),
+        ));
         foreach ([0, 1] as $n) {
-            self::assertSame(array_map(static fn (int $i): string => "n tab {$n} line {$i}", range(1, 15)), $of($n), 'each once, and in its order');
+            self::assertSame(
+                array_map(static fn (int $i): string => "n tab {$n} line {$i}", range(1, 15)),
+                $of($n),
+                'each once, and in its order',
+            );
         }
         $this->browser->close();
         $this->browser->switchTo()->window($windows[0]);
@@ -81,14 +94,28 @@ final class LostConnectionTest extends BrowserTestCase
             $this->keys($line."\u{E007}")->see(sprintf('%d kept, not judged yet', $typed + 1));
         }
         $this->server->start();
-        $this->await('[data-kept=refused]')->see('so 99 mm cannot show', 'waits: one before it was refused', '1 refused, 2 kept: look at it')->accessible('a refused entry and what waits for it');
+        $this
+            ->await('[data-kept=refused]')
+            ->see('so 99 mm cannot show', 'waits: one before it was refused', '1 refused, 2 kept: look at it')
+            ->accessible('a refused entry and what waits for it');
         self::assertCount($before, $this->rows(), 'nothing after it went out');
         $this->browser->navigate()->refresh();
         $this->await('[data-kept=refused]')->see('1 refused, 2 kept: look at it');
-        $this->clickText('Put it right')->until('return document.querySelector("#bench-line").value === "thread 99 mm"', 'Its words are not in the line');
-        $this->browser->findElement(\Facebook\WebDriver\WebDriverBy::id('bench-line'))->sendKeys([\Facebook\WebDriver\WebDriverKeys::CONTROL, 'a']);
+        $this
+            ->clickText('Put it right')
+            ->until(
+                'return document.querySelector("#bench-line").value === "thread 99 mm"',
+                'Its words are not in the line',
+            );
+        $this->browser
+            ->findElement(\Facebook\WebDriver\WebDriverBy::id('bench-line'))
+            ->sendKeys([\Facebook\WebDriver\WebDriverKeys::CONTROL, 'a']);
         $this->keys("thread 9 mm\u{E007}")->gone('[data-kept]')->settled()->see('All entries saved');
-        self::assertSame(['thread 9 mm', '25', '25.5'], array_column(array_slice($this->rows(), $before), 'line'), 'in its place, before what had followed it');
+        self::assertSame(
+            ['thread 9 mm', '25', '25.5'],
+            array_column(array_slice($this->rows(), $before), 'line'),
+            'in its place, before what had followed it',
+        );
         $this->server->stop();
     }
 
@@ -99,21 +126,34 @@ final class LostConnectionTest extends BrowserTestCase
         $this->until('return navigator.serviceWorker.controller !== null', 'Nothing keeps the page for a reload');
         usleep(500_000);
         $state = $this->state();
-        $count = static fn (string $stage): int => count(array_filter(array_column($state['stages'], null, 'key')[$stage]['items'], static fn (array $one): bool => ! $one['done']));
+        $count = static fn (string $stage): int => count(array_filter(
+            array_column($state['stages'], null, 'key')[$stage]['items'],
+            static fn (array $one): bool => ! $one['done'],
+        ));
         [$safe, $look] = [$count('make_safe'), $count('look_over')];
         self::assertGreaterThan(0, $safe);
         $this->server->stop();
         $this->keys(...array_fill(0, $safe, "ok\u{E007}"))->see("{$safe} kept, not judged yet");
-        self::assertSame([], $this->browser->findElements(WebDriverBy::cssSelector('[data-unjudged]')), 'the next stage is asked');
+        self::assertSame(
+            [],
+            $this->browser->findElements(WebDriverBy::cssSelector('[data-unjudged]')),
+            'the next stage is asked',
+        );
         $this->see($state['stages'][1]['items'][0]['label']);
-        $this->keys(...array_fill(0, $look, "ok\u{E007}"))->see('kept, not judged yet')->accessible('a job worked on without the server');
+        $this
+            ->keys(...array_fill(0, $look, "ok\u{E007}"))
+            ->see('kept, not judged yet')
+            ->accessible('a job worked on without the server');
         $text = $this->text('main');
         foreach (['Sign', 'Not fit', 'Hang a tag'] as $word) {
             self::assertStringNotContainsString($word, $text);
         }
         $this->server->start();
         $this->gone('[data-kept]')->settled()->see('All entries saved');
-        self::assertSame(0, count(array_filter($this->state()['stages'][0]['items'], static fn (array $one): bool => ! $one['done'])));
+        self::assertSame(
+            0,
+            count(array_filter($this->state()['stages'][0]['items'], static fn (array $one): bool => ! $one['done'])),
+        );
         $this->server->stop();
     }
 

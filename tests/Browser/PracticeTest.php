@@ -7,7 +7,10 @@ namespace Tests\Browser;
 use Facebook\WebDriver\Interactions\WebDriverActions;
 use Facebook\WebDriver\WebDriverKeys;
 
-/** Lessons in the browser: the machine worked by touch and by keys, read off the drawn scale, and gone through once more at the end. */
+/**
+ * Lessons in the browser: the machine worked by touch and by keys, read off the drawn scale, and gone through once more
+ * at the end.
+ */
 final class PracticeTest extends BrowserTestCase
 {
     /** Half of the mark of a rule of half millimetres, and what a pull gives once it resists. */
@@ -16,29 +19,56 @@ final class PracticeTest extends BrowserTestCase
     public function test_a_whole_lesson_by_touch_on_a_phone(): void
     {
         $this->window(390, 844);
-        $this->as('mirre')->visit('/practice')->await('[data-next]')->see('A first clutch lever', '0 of 57 learned')->accessible('the lessons')
+        $this
+            ->as('mirre')
+            ->visit('/practice')
+            ->await('[data-next]')
+            ->see('A first clutch lever', '0 of 57 learned')
+            ->accessible('the lessons')
             ->click('[data-lesson=lever_tight] button')->await('[data-machine]')->see('Slips on hills');
         $this->madeReady()->accessible('a lesson');
         $this->line(sprintf('%.1F', $this->readOffTheRule()));
         // The learner first: out is the wrong way here, and the bench says so after it.
-        $this->await('[data-guess]')->click('[data-ask] [data-more=turns]')->click('[data-guess]')->await('[data-guessed]')->see('You would turn')->await('[data-done]');
+        $this
+            ->await('[data-guess]')
+            ->click('[data-ask] [data-more=turns]')
+            ->click('[data-guess]')
+            ->await('[data-guessed]')
+            ->see('You would turn')
+            ->await('[data-done]');
         $say = $this->text('[data-steps]');
         $this->turned($say)->await('[data-unwritten]')->click('[data-write]')->gone('[data-unwritten]');
         $this->onToTheEnd();
         self::assertGreaterThanOrEqual(85, (int) $this->element('[data-score]')->getAttribute('data-score'));
         $this->see('What you said you would turn')->accessible('how it went');
-        $this->click('[data-skill=direction] [data-show-deed]')->until('return document.querySelector("[aria-current=step]")?.textContent.includes("Would have turned")', 'the deed it is about stands out');
+        $this
+            ->click('[data-skill=direction] [data-show-deed]')
+            ->until(
+                'return document.querySelector("[aria-current=step]")?.textContent.includes("Would have turned")',
+                'the deed it is about stands out',
+            );
         $this->see('How it truly stood')->click('[data-after]');
         $jobs = $this->server->database()->prepare('select count(*) from control_jobs where id = ?');
         $jobs->execute([$this->job()]);
         self::assertSame(0, (int) $jobs->fetchColumn(), 'it is no job of the shop');
         $this->visit('/practice')->see('1 of 57 learned');
-        $this->as('oda')->visit('/practice')->clickText('Who learns')->await('[data-learner=mirre]')->see('1 of 57 learned, 1 attempt')->accessible('who learns');
+        $this
+            ->as('oda')
+            ->visit('/practice')
+            ->clickText('Who learns')
+            ->await('[data-learner=mirre]')
+            ->see('1 of 57 learned, 1 attempt')
+            ->accessible('who learns');
     }
 
     public function test_what_is_read_off_the_drawn_scale_is_what_is_so_and_from_the_side_it_is_not(): void
     {
-        $this->as('tomas')->visit('/practice')->click('[data-lesson=lever_right] button')->await('[data-machine]')->madeReady();
+        $this
+            ->as('tomas')
+            ->visit('/practice')
+            ->click('[data-lesson=lever_right] button')
+            ->await('[data-machine]')
+            ->madeReady();
         for ($n = 0; $n < 3; $n++) {
             $read = $this->readOffTheRule();
             self::assertEqualsWithDelta($this->held(), $read, self::HALF_A_MARK + 0.15, 'within half a mark');
@@ -56,68 +86,204 @@ final class PracticeTest extends BrowserTestCase
     public function test_it_is_worked_by_keys_alone_and_goes_on_where_it_was_left(): void
     {
         $this->as('ines')->visit('/practice');
-        $this->pressed('[data-lesson=drive_slow] button')->await('[data-machine]')->line('all ok')->await('[data-asked] [data-look]');
-        while (($parts = $this->browser->executeScript('return [...document.querySelectorAll("[data-look]")].map((one) => one.dataset.look)')) !== []) {
+        $this
+            ->pressed('[data-lesson=drive_slow] button')
+            ->await('[data-machine]')
+            ->line('all ok')
+            ->await('[data-asked] [data-look]');
+        while (($parts = $this->browser->executeScript(
+            'return [...document.querySelectorAll("[data-look]")].map((one) => one.dataset.look)',
+        )) !== []) {
             $this->pressed("[data-look={$parts[0]}]")->gone("[data-look={$parts[0]}]");
         }
-        $this->line('all ok')->await('[data-asked] [data-run]')->pressed('[data-run=drive]')->await('[data-run=drive] + [data-saw]')->see('Seen:');
-        $this->visit('/practice')->see('Go on with')->pressed('[data-begin=drive_slow]')->await('[data-run=drive] + [data-saw]');
-        $this->pressed('[data-stop]')->await('[data-end]')->pressed('[data-end]')->await('[data-score]')->see('without being signed or tagged');
+        $this
+            ->line('all ok')
+            ->await('[data-asked] [data-run]')
+            ->pressed('[data-run=drive]')
+            ->await('[data-run=drive] + [data-saw]')
+            ->see('Seen:');
+        $this
+            ->visit('/practice')
+            ->see('Go on with')
+            ->pressed('[data-begin=drive_slow]')
+            ->await('[data-run=drive] + [data-saw]');
+        $this
+            ->pressed('[data-stop]')
+            ->await('[data-end]')
+            ->pressed('[data-end]')
+            ->await('[data-score]')
+            ->see('without being signed or tagged');
         self::assertLessThanOrEqual(50, (int) $this->element('[data-score]')->getAttribute('data-score'));
     }
 
     public function test_what_is_no_adjuster_is_put_right_and_written_in_one(): void
     {
-        $this->as('tomas')->visit('/practice')->click('[data-lesson=pedal_spring] button')->await('[data-machine]')->line('all ok')->settled()->click('[data-way=cure]')->click('[data-cure=spring]')->until('return document.body.innerText.split("Spring hooked or replaced").length > 2', 'it stands in the log too')->settled()
-            ->click('[data-stop]')->click('[data-end]')->await('[data-score]')->see('Found: a weak or unhooked return spring')->gone('[data-skill=cause] [data-show-deed]');
-        $this->until('return !document.body.innerText.includes("nothing of that was done")', 'it was done before it was written');
+        $this
+            ->as('tomas')
+            ->visit('/practice')
+            ->click('[data-lesson=pedal_spring] button')
+            ->await('[data-machine]')
+            ->line('all ok')
+            ->settled()
+            ->click('[data-way=cure]')
+            ->click('[data-cure=spring]')
+            ->until(
+                'return document.body.innerText.split("Spring hooked or replaced").length > 2',
+                'it stands in the log too',
+            )
+            ->settled()
+            ->click('[data-stop]')
+            ->click('[data-end]')
+            ->await('[data-score]')
+            ->see('Found: a weak or unhooked return spring')
+            ->gone('[data-skill=cause] [data-show-deed]');
+        $this->until(
+            'return !document.body.innerText.includes("nothing of that was done")',
+            'it was done before it was written',
+        );
     }
 
     public function test_an_end_is_hooked_by_hand_in_its_drawing(): void
     {
-        $this->as('tomas')->visit('/practice')->click('[data-lesson=trigger_end] button')->await('[data-machine]')->line('all ok')->settled()->click('[data-way=cure]')->await('[data-end-drawn="cable/hand"]')->gone('[data-cure=ferrule]')->accessible('the ends of a cable');
-        $this->dragged('[data-end-drawn="cable/hand"]', 0.04)->until('return document.querySelector("[data-end-slide=\'cable/hand\']").value > 0.7', 'a little further in')->gone('[data-hooked]');
-        $this->dragged('[data-end-drawn="cable/hand"]', 0.4)->await('[data-hooked]')->see('Hooked, and not written yet.')->click('[data-write-hooked]')->settled()->gone('[data-hooked]')->see('Ferrule or end reseated');
+        $this
+            ->as('tomas')
+            ->visit('/practice')
+            ->click('[data-lesson=trigger_end] button')
+            ->await('[data-machine]')
+            ->line('all ok')
+            ->settled()
+            ->click('[data-way=cure]')
+            ->await('[data-end-drawn="cable/hand"]')
+            ->gone('[data-cure=ferrule]')
+            ->accessible('the ends of a cable');
+        $this
+            ->dragged('[data-end-drawn="cable/hand"]', 0.04)
+            ->until(
+                'return document.querySelector("[data-end-slide=\'cable/hand\']").value > 0.7',
+                'a little further in',
+            )
+            ->gone('[data-hooked]');
+        $this
+            ->dragged('[data-end-drawn="cable/hand"]', 0.4)
+            ->await('[data-hooked]')
+            ->see('Hooked, and not written yet.')
+            ->click('[data-write-hooked]')
+            ->settled()
+            ->gone('[data-hooked]')
+            ->see('Ferrule or end reseated');
         $this->set('[data-end-slide="cable/working"]', 0.0);
-        $this->click('[data-let-go="cable/working"]')->until('return document.querySelector("[data-let-go=\'cable/working\']").disabled && document.querySelector("[data-end-slide=\'cable/working\']").value === "0"', 'it is off')
-            ->click('[data-way=pull]')->click('[data-hold]')->await('[data-refused]')->see('At the carburettor the cable is off, and nothing answers. Hook it first.');
-        $this->click('[data-stop]')->click('[data-end]')->await('[data-score]')->see('What was wrong: an end beside its seat', 'At the carburettor the cable was left off its hook.', 'At the throttle trigger: hooked, home in its seat');
+        $this
+            ->click('[data-let-go="cable/working"]')
+            ->until(
+                'return document.querySelector("[data-let-go=\'cable/working\']").disabled && document.querySelector("[data-end-slide=\'cable/working\']").value === "0"',
+                'it is off',
+            )
+            ->click('[data-way=pull]')
+            ->click('[data-hold]')
+            ->await('[data-refused]')
+            ->see('At the carburettor the cable is off, and nothing answers. Hook it first.');
+        $this
+            ->click('[data-stop]')
+            ->click('[data-end]')
+            ->await('[data-score]')
+            ->see(
+                'What was wrong: an end beside its seat',
+                'At the carburettor the cable was left off its hook.',
+                'At the throttle trigger: hooked, home in its seat',
+            );
     }
 
     public function test_a_wire_is_hooked_into_another_hole(): void
     {
         $this->window(390, 844);
-        $this->as('mirre')->visit('/practice')->click('[data-lesson=hook_slow] button')->await('[data-machine]')->line('all ok')->settled()->click('[data-way=turn]')->await('[data-holes]');
+        $this
+            ->as('mirre')
+            ->visit('/practice')
+            ->click('[data-lesson=hook_slow] button')
+            ->await('[data-machine]')
+            ->line('all ok')
+            ->settled()
+            ->click('[data-way=turn]')
+            ->await('[data-holes]');
         $before = $this->element('[data-holes]')->getAttribute('aria-label');
-        $this->dragged('[data-holes]', 0.11)->await('[data-unwritten]')->see('Turned, and not written yet: hook holes, tighter');
+        $this
+            ->dragged('[data-holes]', 0.11)
+            ->await('[data-unwritten]')
+            ->see('Turned, and not written yet: hook holes, tighter');
         self::assertNotSame($before, $this->element('[data-holes]')->getAttribute('aria-label'));
         $this->click('[data-write]')->settled()->gone('[data-unwritten]');
     }
 
     public function test_a_hot_engine_is_felt_and_left_to_cool_before_it_is_read(): void
     {
-        $this->as('tomas')->visit('/practice')->click('[data-lesson=lever_hot] button')->await('[data-machine]')->line('all ok', 'all ok')->await('[data-asked] [data-feel]')
-            ->click('[data-feel]')->await('[data-cool]')->see('Seen: Hot')->accessible('a hot engine')->click('[data-cool]')->await('[data-feel]')->click('[data-feel]')->see('Seen: Cold')->line('cold')->settled();
-        $this->click('[data-stop]')->click('[data-end]')->await('[data-score]')->see('Felt the engine: hot', 'Left it until it was cold', 'Felt the engine: cold');
-        self::assertStringNotContainsString('was hot: what is read then', (string) $this->browser->executeScript('return document.body.innerText'));
+        $this
+            ->as('tomas')
+            ->visit('/practice')
+            ->click('[data-lesson=lever_hot] button')
+            ->await('[data-machine]')
+            ->line('all ok', 'all ok')
+            ->await('[data-asked] [data-feel]')
+            ->click('[data-feel]')
+            ->await('[data-cool]')
+            ->see('Seen: Hot')
+            ->accessible('a hot engine')
+            ->click('[data-cool]')
+            ->await('[data-feel]')
+            ->click('[data-feel]')
+            ->see('Seen: Cold')
+            ->line('cold')
+            ->settled();
+        $this
+            ->click('[data-stop]')
+            ->click('[data-end]')
+            ->await('[data-score]')
+            ->see('Felt the engine: hot', 'Left it until it was cold', 'Felt the engine: cold');
+        self::assertStringNotContainsString(
+            'was hot: what is read then',
+            (string) $this->browser->executeScript('return document.body.innerText'),
+        );
     }
 
     public function test_a_governor_is_measured_before_its_nut_is_touched(): void
     {
-        $this->as('tomas')->visit('/practice')->click('[data-lesson=pedal_governor] button')->await('[data-machine]')->line('all ok')->settled()->click('[data-way=measure]')
-            ->click('[data-measure=ground_speed]')->await('[data-measure=ground_speed] + [data-saw]')->see('Once more', 'On the level, loaded as it is used')->accessible('a speed');
+        $this
+            ->as('tomas')
+            ->visit('/practice')
+            ->click('[data-lesson=pedal_governor] button')
+            ->await('[data-machine]')
+            ->line('all ok')
+            ->settled()
+            ->click('[data-way=measure]')
+            ->click('[data-measure=ground_speed]')
+            ->await('[data-measure=ground_speed] + [data-saw]')
+            ->see('Once more', 'On the level, loaded as it is used')
+            ->accessible('a speed');
         self::assertMatchesRegularExpression('/Seen: 2[5-8]\.\d km\/h/', $this->text('[data-machine]'));
         $this->click('[data-measure=tyre]')->await('[data-measure=tyre] + [data-saw]');
-        $this->click('[data-stop]')->click('[data-end]')->await('[data-score]')->see('Measured: Ground speed at full pedal, 2', 'past its limit');
+        $this
+            ->click('[data-stop]')
+            ->click('[data-end]')
+            ->await('[data-score]')
+            ->see('Measured: Ground speed at full pedal, 2', 'past its limit');
     }
 
     public function test_a_gap_is_felt_with_blades_and_coins(): void
     {
-        $this->as('ines')->visit('/practice')->click('[data-lesson=lever_gap] button')->await('[data-machine]')->madeReady()->click('[data-hold]')->await('[data-gap]')->accessible('a gap');
+        $this
+            ->as('ines')
+            ->visit('/practice')
+            ->click('[data-lesson=lever_gap] button')
+            ->await('[data-machine]')
+            ->madeReady()
+            ->click('[data-hold]')
+            ->await('[data-gap]')
+            ->accessible('a gap');
         $truth = (float) $this->element('[data-gap]')->getAttribute('data-gap');
         // Halved down to the blade that drags a little.
         [$low, $high] = [0.05, 5.0];
-        for ($n = 0; $n < 9 && ($felt = (string) $this->element('[data-felt]')->getAttribute('data-felt')) !== 'drags'; $n++) {
+        for ($n = 0; $n < 9 && ($felt = (string) $this
+            ->element('[data-felt]')
+            ->getAttribute('data-felt')) !== 'drags'; $n++) {
             $blade = round(($low + $high) / 2 / 0.05) * 0.05;
             $this->set('[data-blade]', $blade);
             $felt = (string) $this->element('[data-felt]')->getAttribute('data-felt');
@@ -125,49 +291,124 @@ final class PracticeTest extends BrowserTestCase
         }
         $blade = (float) $this->element('[data-blade]')->getAttribute('value');
         self::assertEqualsWithDelta($truth, $blade, 0.1, 'the one that drags');
-        $this->see('It goes in and drags a little.')->click('[data-instrument=coins]')->click('[data-coin=nickel]')->see('It goes in loose.')->click('[data-instrument=feeler]');
+        $this
+            ->see('It goes in and drags a little.')
+            ->click('[data-instrument=coins]')
+            ->click('[data-coin=nickel]')
+            ->see('It goes in loose.')
+            ->click('[data-instrument=feeler]');
         $this->line(sprintf('%.2F', $blade))->see('1 reading, 0 moves');
-        $this->click('[data-stop]')->click('[data-end]')->await('[data-score]')->see('Each reading is what the instrument showed.');
+        $this
+            ->click('[data-stop]')
+            ->click('[data-end]')
+            ->await('[data-score]')
+            ->see('Each reading is what the instrument showed.');
     }
 
     public function test_a_frayed_wire_shows_itself_only_in_the_light(): void
     {
-        $this->as('tomas')->visit('/practice')->click('[data-lesson=lever_frayed] button')->await('[data-machine]')->line('all ok')->await('[data-look=wire]')->click('[data-look=wire]')->see('Sound: there is nothing to see.')
-            ->click('[data-light]')->await('[data-light][aria-pressed=true]')->click('[data-look=wire]')->see('A fault: it is not as it should be.')->accessible('a light');
+        $this
+            ->as('tomas')
+            ->visit('/practice')
+            ->click('[data-lesson=lever_frayed] button')
+            ->await('[data-machine]')
+            ->line('all ok')
+            ->await('[data-look=wire]')
+            ->click('[data-look=wire]')
+            ->see('Sound: there is nothing to see.')
+            ->click('[data-light]')
+            ->await('[data-light][aria-pressed=true]')
+            ->click('[data-look=wire]')
+            ->see('A fault: it is not as it should be.')
+            ->accessible('a light');
     }
 
     public function test_teeth_meet_once_a_wheel_is_turned(): void
     {
         $this->window(390, 844);
-        $this->as('mirre')->visit('/practice')->click('[data-lesson=mode_short] button')->await('[data-machine]')->click('[data-way=run]')->gone('[data-roll]');
-        $this->click('[data-run=park]')->see('Seen: Cannot tell: the teeth have not met')->accessible('teeth that have not met');
+        $this
+            ->as('mirre')
+            ->visit('/practice')
+            ->click('[data-lesson=mode_short] button')
+            ->await('[data-machine]')
+            ->click('[data-way=run]')
+            ->gone('[data-roll]');
+        $this
+            ->click('[data-run=park]')
+            ->see('Seen: Cannot tell: the teeth have not met')
+            ->accessible('teeth that have not met');
         $this->click('[data-roll]')->gone('[data-roll]');
         self::assertStringNotContainsString('Cannot tell', $this->text('[data-machine] [data-saw]'));
     }
 
     public function test_a_boot_comes_off_before_what_lies_under_it_is_turned(): void
     {
-        $this->as('ines')->visit('/practice')->click('[data-lesson=grip_boot] button')->await('[data-machine]')->line('all ok')->settled()->click('[data-way=turn]')->click('[data-machine] [data-turned=in_line]')
-            ->await('[data-cover=on]')->see('The boot is over it.')->click('[data-machine] [data-more=turns]')->await('[data-turn]:disabled')->accessible('a boot');
-        $this->click('[data-uncover=in_line]')->await('[data-cover=off]')->click('[data-turn]')->await('[data-unwritten]')->click('[data-uncover=in_line]')->await('[data-cover=on]');
-        $this->click('[data-stop]')->click('[data-end]')->await('[data-score]')->see('Took off the boot', 'Put back the boot');
-        self::assertStringNotContainsString('was left off', (string) $this->browser->executeScript('return document.body.innerText'));
+        $this
+            ->as('ines')
+            ->visit('/practice')
+            ->click('[data-lesson=grip_boot] button')
+            ->await('[data-machine]')
+            ->line('all ok')
+            ->settled()
+            ->click('[data-way=turn]')
+            ->click('[data-machine] [data-turned=in_line]')
+            ->await('[data-cover=on]')
+            ->see('The boot is over it.')
+            ->click('[data-machine] [data-more=turns]')
+            ->await('[data-turn]:disabled')
+            ->accessible('a boot');
+        $this
+            ->click('[data-uncover=in_line]')
+            ->await('[data-cover=off]')
+            ->click('[data-turn]')
+            ->await('[data-unwritten]')
+            ->click('[data-uncover=in_line]')
+            ->await('[data-cover=on]');
+        $this
+            ->click('[data-stop]')
+            ->click('[data-end]')
+            ->await('[data-score]')
+            ->see('Took off the boot', 'Put back the boot');
+        self::assertStringNotContainsString(
+            'was left off',
+            (string) $this->browser->executeScript('return document.body.innerText'),
+        );
     }
 
     public function test_in_inches_no_millimetre_is_left_on_it(): void
     {
         $this->server->database()->exec("update users set lengths = 'in32' where login = 'ines'");
         try {
-            $this->as('ines')->visit('/practice')->click('[data-lesson=lever_home] button')->await('[data-machine]')->madeReady()->click('[data-hold]')->await('[data-scale]');
+            $this
+                ->as('ines')
+                ->visit('/practice')
+                ->click('[data-lesson=lever_home] button')
+                ->await('[data-machine]')
+                ->madeReady()
+                ->click('[data-hold]')
+                ->await('[data-scale]');
             $this->set('[data-pull]', 26.0);
-            self::assertContains('1', $this->browser->executeScript('return [...document.querySelectorAll("[data-scale] text")].map((one) => one.textContent)'), 'an inch rule: 27 mm are an inch and a bit');
+            self::assertContains(
+                '1',
+                $this->browser->executeScript(
+                    'return [...document.querySelectorAll("[data-scale] text")].map((one) => one.textContent)',
+                ),
+                'an inch rule: 27 mm are an inch and a bit',
+            );
             $this->line('1 1/16')->await('[data-guess]');
             foreach (['pull', 'turn', 'try', 'look', 'cure'] as $way) {
                 $this->click("[data-way={$way}]");
-                self::assertDoesNotMatchRegularExpression('/\d\s*mm\b/', (string) $this->browser->executeScript('return document.body.innerText'), $way);
+                self::assertDoesNotMatchRegularExpression(
+                    '/\d\s*mm\b/',
+                    (string) $this->browser->executeScript('return document.body.innerText'),
+                    $way,
+                );
             }
             $this->click('[data-stop]')->click('[data-end]')->await('[data-truth]');
-            self::assertDoesNotMatchRegularExpression('/\d\s*mm\b/', (string) $this->browser->executeScript('return document.body.innerText'));
+            self::assertDoesNotMatchRegularExpression(
+                '/\d\s*mm\b/',
+                (string) $this->browser->executeScript('return document.body.innerText'),
+            );
         } finally {
             $this->server->database()->exec("update users set lengths = null where login = 'ines'");
         }
@@ -176,7 +417,13 @@ final class PracticeTest extends BrowserTestCase
     public function test_without_a_server_it_says_so_and_nothing_is_lost(): void
     {
         $this->ownServer();
-        $this->as('ines')->visit('/practice')->click('[data-lesson=lever_loose] button')->await('[data-machine]')->line('all ok')->settled();
+        $this
+            ->as('ines')
+            ->visit('/practice')
+            ->click('[data-lesson=lever_loose] button')
+            ->await('[data-machine]')
+            ->line('all ok')
+            ->settled();
         $this->server->stop();
         $this->expectsTrouble = true;
         $this->click('[data-look=wire]')->await('[data-refused]')->see('does not answer');
@@ -186,45 +433,126 @@ final class PracticeTest extends BrowserTestCase
 
     public function test_a_lead_makes_a_lesson_of_a_closed_job_and_takes_it_out_again(): void
     {
-        $row = $this->server->database()->query("select j.id from control_jobs j join entries e on e.job_id = j.id and e.kind = 'reading' where j.closed_at < now() - interval 1 day and json_extract(j.frame, '$.spec.family') = 'clutch_lever' order by j.closed_at desc limit 1");
-        $this->as('oda')->visit('/jobs/'.($row === false ? '' : (string) $row->fetchColumn()))->click('[data-make-lesson]')->await('#lesson-title')->accessible('a lesson from a job');
-        foreach (['title' => 'From our own yard', 'story' => 'Came back for the third time.', 'teaches' => 'What it was last week.'] as $field => $words) {
+        $row = $this->server
+            ->database()
+            ->query(
+                "select j.id from control_jobs j join entries e on e.job_id = j.id and e.kind = 'reading' where j.closed_at < now() - interval 1 day and json_extract(j.frame, '$.spec.family') = 'clutch_lever' order by j.closed_at desc limit 1",
+            );
+        $this
+            ->as('oda')
+            ->visit('/jobs/'.($row === false ? '' : (string) $row->fetchColumn()))
+            ->click('[data-make-lesson]')
+            ->await('#lesson-title')
+            ->accessible('a lesson from a job');
+        foreach ([
+            'title' => 'From our own yard',
+            'story' => 'Came back for the third time.',
+            'teaches' => 'What it was last week.',
+        ] as $field => $words) {
             $this->element("#lesson-{$field}")->sendKeys($words);
         }
         $this->click('[role=dialog] [data-primary]')->see('From our own yard', 'Our own', 'Take a lesson in');
         $key = (string) $this->element('[data-take-out]')->getAttribute('data-take-out');
-        $this->click("[data-lesson={$key}] button[aria-label]")->await('[data-machine]')->see('Came back for the third time.');
+        $this
+            ->click("[data-lesson={$key}] button[aria-label]")
+            ->await('[data-machine]')
+            ->see('Came back for the third time.');
         $this->visit('/practice')->click('[data-take-out]')->gone("[data-lesson={$key}]");
     }
 
     public function test_a_teacher_sets_a_lesson_of_their_own_without_advice_and_sees_how_far_each_is(): void
     {
-        $this->as('oda')->visit('/practice')->click('[data-like=lever_tight]')->await('[data-save-lesson]')->accessible('a lesson that is filled in');
+        $this
+            ->as('oda')
+            ->visit('/practice')
+            ->click('[data-like=lever_tight]')
+            ->await('[data-save-lesson]')
+            ->accessible('a lesson that is filled in');
         $this->element('[name=title]')->sendKeys('Tight after winter');
-        $this->clearAndType('[name=play]', 'plenty')->click('[data-fault=wrong_spline]')->click('[data-save-lesson]')->await('[role=alert]')->see('plenty');
-        $this->clearAndType('[name=play]', '5')->click('[data-fault=wrong_spline]')->click('[data-save-lesson]')->see('Our own', 'Tight after winter');
+        $this
+            ->clearAndType('[name=play]', 'plenty')
+            ->click('[data-fault=wrong_spline]')
+            ->click('[data-save-lesson]')
+            ->await('[role=alert]')
+            ->see('plenty');
+        $this
+            ->clearAndType('[name=play]', '5')
+            ->click('[data-fault=wrong_spline]')
+            ->click('[data-save-lesson]')
+            ->see('Our own', 'Tight after winter');
         $own = (string) $this->element('[data-take-out]')->getAttribute('data-take-out');
-        $this->clickText('Who learns')->click('[data-new-group]:not(:disabled)')->await('#group-name')->accessible('a new group');
+        $this
+            ->clickText('Who learns')
+            ->click('[data-new-group]:not(:disabled)')
+            ->await('#group-name')
+            ->accessible('a new group');
         $this->element('#group-name')->sendKeys('Winter class');
-        $this->click('[data-person=mirre]')->click('[data-save-group]')->await('[data-group="Winter class"]')->see('No lesson is set yet.')->click('[data-group="Winter class"] [data-set-lesson]')->await("#task-lesson option[value={$own}]")->accessible('setting a lesson');
-        $this->browser->executeScript('const one = document.querySelector("#task-lesson"); one.value = arguments[0]; one.dispatchEvent(new Event("change", { bubbles: true }));', [$own]);
-        $this->click('[data-help=none]')->click('[data-set-it]')->await('[data-group="Winter class"] [data-result=mirre]')->see('Tight after winter', 'No advice', 'Mirre not begun')->accessible('who learns, in groups');
+        $this
+            ->click('[data-person=mirre]')
+            ->click('[data-save-group]')
+            ->await('[data-group="Winter class"]')
+            ->see('No lesson is set yet.')
+            ->click('[data-group="Winter class"] [data-set-lesson]')
+            ->await("#task-lesson option[value={$own}]")
+            ->accessible('setting a lesson');
+        $this->browser->executeScript(
+            'const one = document.querySelector("#task-lesson"); one.value = arguments[0]; one.dispatchEvent(new Event("change", { bubbles: true }));',
+            [$own],
+        );
+        $this
+            ->click('[data-help=none]')
+            ->click('[data-set-it]')
+            ->await('[data-group="Winter class"] [data-result=mirre]')
+            ->see('Tight after winter', 'No advice', 'Mirre not begun')
+            ->accessible('who learns, in groups');
 
         $this->window(390, 844);
-        $this->as('mirre')->visit('/practice')->await('[data-set-for-me]')->see('Winter class · No advice')->accessible('what is set for me');
-        $this->see('Apprentices · Own answer first, then advice')->click('[data-set-for-me] [aria-label^="Begin: Tight after winter"]')->await('[data-machine]')->madeReady();
-        $this->line(sprintf('%.1F', $this->readOffTheRule()))->see('There is no advice in this lesson.')->gone('[data-ask-bench]')->gone('[data-steps]');
+        $this
+            ->as('mirre')
+            ->visit('/practice')
+            ->await('[data-set-for-me]')
+            ->see('Winter class · No advice')
+            ->accessible('what is set for me');
+        $this
+            ->see('Apprentices · Own answer first, then advice')
+            ->click('[data-set-for-me] [aria-label^="Begin: Tight after winter"]')
+            ->await('[data-machine]')
+            ->madeReady();
+        $this
+            ->line(sprintf('%.1F', $this->readOffTheRule()))
+            ->see('There is no advice in this lesson.')
+            ->gone('[data-ask-bench]')
+            ->gone('[data-steps]');
         // Turned as one would, and written, without anything being said of it before.
-        $this->click('[data-way=turn]')->click('[data-machine] [data-turned=barrel]')->click('[data-machine] [data-turn-way=in]');
+        $this
+            ->click('[data-way=turn]')
+            ->click('[data-machine] [data-turned=barrel]')
+            ->click('[data-machine] [data-turn-way=in]');
         foreach ([1, 2] as $ignored) {
             $this->click('[data-machine] [data-more=turns]');
         }
-        $this->click('[data-turn]')->await('[data-unwritten]')->click('[data-write]')->gone('[data-unwritten]')->click('[data-stop]')->click('[data-end]')->await('[data-score]');
+        $this
+            ->click('[data-turn]')
+            ->await('[data-unwritten]')
+            ->click('[data-write]')
+            ->gone('[data-unwritten]')
+            ->click('[data-stop]')
+            ->click('[data-end]')
+            ->await('[data-score]');
         $total = (string) $this->element('[data-score]')->getAttribute('data-score');
 
         $this->window(1280, 800);
-        $this->as('oda')->visit('/practice/learners')->await('[data-group="Winter class"]')->see("Mirre {$total}")->click('[data-group="Winter class"] [data-take-back]')->gone('[data-group="Winter class"] [data-result=mirre]')
-            ->click('[data-group="Winter class"] [data-remove-group]')->await('[role=dialog] [data-primary]')->click('[role=dialog] [data-primary]')->gone('[data-group="Winter class"]');
+        $this
+            ->as('oda')
+            ->visit('/practice/learners')
+            ->await('[data-group="Winter class"]')
+            ->see("Mirre {$total}")
+            ->click('[data-group="Winter class"] [data-take-back]')
+            ->gone('[data-group="Winter class"] [data-result=mirre]')
+            ->click('[data-group="Winter class"] [data-remove-group]')
+            ->await('[role=dialog] [data-primary]')
+            ->click('[role=dialog] [data-primary]')
+            ->gone('[data-group="Winter class"]');
         $this->visit('/practice')->click('[data-take-out]')->gone("[data-lesson={$own}]");
     }
 
@@ -260,7 +588,13 @@ final class PracticeTest extends BrowserTestCase
         if ($this->browser->executeScript('return document.querySelector("[data-snapped]") === null') === true) {
             $this->click('[data-snap]')->await('[data-snapped]');
         }
-        $this->click('[data-hold]')->until('return (document.querySelector("[data-scale]")?.closest("[data-pulled]")?.dataset.pulled ?? '.json_encode($before).') !== '.json_encode($before), 'pulled anew');
+        $this
+            ->click('[data-hold]')
+            ->until(
+                'return (document.querySelector("[data-scale]")?.closest("[data-pulled]")?.dataset.pulled ?? '
+                    .json_encode($before).') !== '.json_encode($before),
+                'pulled anew',
+            );
         $this->set('[data-eye]', 0.0);
         $force = fn (): float => (float) $this->element('[data-force]')->getAttribute('data-force');
         // Halved down to where it begins to resist.
@@ -286,7 +620,9 @@ final class PracticeTest extends BrowserTestCase
     private function held(): float
     {
         $attempt = $this->job();
-        $body = $this->browser->executeAsyncScript('fetch("/api/practice/attempts/'.$attempt.'").then((one) => one.json()).then(arguments[0])');
+        $body = $this->browser->executeAsyncScript(
+            'fetch("/api/practice/attempts/'.$attempt.'").then((one) => one.json()).then(arguments[0])',
+        );
 
         return (float) $body['machine']['held']['mm'];
     }
@@ -296,7 +632,17 @@ final class PracticeTest extends BrowserTestCase
     {
         $drawing = $this->element($css);
         $hand = new WebDriverActions($this->browser);
-        $hand->clickAndHold($drawing)->moveByOffset((int) round($share * min($drawing->getSize()->getWidth(), $drawing->getSize()->getHeight() * 600 / 110)), 0)->release()->perform();
+        $hand
+            ->clickAndHold($drawing)
+            ->moveByOffset(
+                (int) round($share * min(
+                    $drawing->getSize()->getWidth(),
+                    $drawing->getSize()->getHeight() * 600 / 110,
+                )),
+                0,
+            )
+            ->release()
+            ->perform();
 
         return $this;
     }
@@ -310,8 +656,13 @@ final class PracticeTest extends BrowserTestCase
     private function turned(string $say): static
     {
         $way = mb_strtolower($this->text('[data-direction]')) === 'in' ? 'in' : 'out';
-        $adjuster = $this->browser->executeScript('return document.querySelector("[data-ask]").textContent.toLowerCase().startsWith("next move · bracket nuts") ? "bracket_nuts" : "barrel"');
-        $this->click('[data-way=turn]')->click("[data-machine] [data-turned={$adjuster}]")->click("[data-machine] [data-turn-way={$way}]");
+        $adjuster = $this->browser->executeScript(
+            'return document.querySelector("[data-ask]").textContent.toLowerCase().startsWith("next move · bracket nuts") ? "bracket_nuts" : "barrel"',
+        );
+        $this
+            ->click('[data-way=turn]')
+            ->click("[data-machine] [data-turned={$adjuster}]")
+            ->click("[data-machine] [data-turn-way={$way}]");
         preg_match_all('/(\d+) (turn|flat)/', $say, $amounts, PREG_SET_ORDER);
         foreach ($amounts as [, $count, $unit]) {
             for ($n = 0; $n < (int) $count; $n++) {
@@ -325,7 +676,9 @@ final class PracticeTest extends BrowserTestCase
     /** Reads, locks, tries and says what is so, until it is signed. */
     private function onToTheEnd(): void
     {
-        for ($n = 0; $n < 40 && $this->browser->executeScript('return document.querySelector("[data-score]") === null') === true; $n++) {
+        for ($n = 0; $n < 40 && $this->browser->executeScript(
+            'return document.querySelector("[data-score]") === null',
+        ) === true; $n++) {
             $this->settled();
             $next = $this->browser->executeScript('
                 const there = (css) => document.querySelector(css) !== null;

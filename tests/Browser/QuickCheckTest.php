@@ -46,7 +46,13 @@ final class QuickCheckTest extends BrowserTestCase
     public function test_a_lever_that_is_right_takes_six_taps_on_a_phone(): void
     {
         $this->window(390, 844);
-        $this->as('ines')->own('clutch')->tap('[data-check=clutch]')->await('[data-check-strip=on]')->see('Engine off, key out', 'Nothing is touched until each line is true')->accessible('a check on a phone');
+        $this
+            ->as('ines')
+            ->own('clutch')
+            ->tap('[data-check=clutch]')
+            ->await('[data-check-strip=on]')
+            ->see('Engine off, key out', 'Nothing is touched until each line is true')
+            ->accessible('a check on a phone');
         $this->hold('[data-hold]')->see('Reading at the lever tip, as found');
         $this->tap('[data-key="1"]')->tap('[data-key="5"]')->tap('[data-key=enter]')->settled();
         $this->see('Play is inside', 'not as fit for use', 'Not tried:')->accessible('a check to be signed');
@@ -63,14 +69,23 @@ final class QuickCheckTest extends BrowserTestCase
         $typed = ['ok cold', '15'];
         $this->line(...$typed)->see('Play is inside')->keys('=')->settled()->see('Checked, play inside');
 
-        self::assertLessThanOrEqual(self::KEYS, array_sum(array_map(static fn (string $line): int => strlen($line) + 1, $typed)) + 1);
+        self::assertLessThanOrEqual(
+            self::KEYS,
+            array_sum(array_map(static fn (string $line): int => strlen($line) + 1, $typed)) + 1,
+        );
 
         self::assertSame('checked', $this->state()['closed']['outcome']);
     }
 
     public function test_outside_it_is_the_job_and_nothing_is_typed_again(): void
     {
-        $this->as('tomas')->own('clutch')->click('[data-check=clutch]')->await('[data-check-strip=on]')->hold('[data-hold]')->line('27', '27', '27');
+        $this
+            ->as('tomas')
+            ->own('clutch')
+            ->click('[data-check=clutch]')
+            ->await('[data-check-strip=on]')
+            ->hold('[data-hold]')
+            ->line('27', '27', '27');
 
         $this->await('[data-check-strip=over]')->see('it is a whole job now', 'Inner wire');
         self::assertSame('look_over', $this->state()['stage']);
@@ -81,8 +96,20 @@ final class QuickCheckTest extends BrowserTestCase
     public function test_it_is_begun_from_the_bench_and_gone_on_with_by_choice(): void
     {
         $tag = $this->machineLike('RT-20', 'ZC-BENCH');
-        $this->server->database()->prepare('update controls c join machines m on m.id = c.machine_id set c.planned_on = date(now() - interval 1 day) where m.tag = ? and c.`key` = ?')->execute([$tag, 'clutch']);
-        $this->as('oda')->visit('/')->click("[data-check='{$tag} clutch']")->await('[data-check-strip=on]')->click('[data-whole-job]')->settled()->await('[data-check-strip=over]');
+        $this->server
+            ->database()
+            ->prepare(
+                'update controls c join machines m on m.id = c.machine_id set c.planned_on = date(now() - interval 1 day) where m.tag = ? and c.`key` = ?',
+            )
+            ->execute([$tag, 'clutch']);
+        $this
+            ->as('oda')
+            ->visit('/')
+            ->click("[data-check='{$tag} clutch']")
+            ->await('[data-check-strip=on]')
+            ->click('[data-whole-job]')
+            ->settled()
+            ->await('[data-check-strip=over]');
         self::assertFalse($this->state()['check']['on']);
     }
 
@@ -90,7 +117,13 @@ final class QuickCheckTest extends BrowserTestCase
     {
         $tag = $this->machineLike('SN-03', 'ZC-SNOW');
         $this->as('ines')->visit("/machines/{$tag}#selector")->await('[data-start=selector]');
-        self::assertSame(0, $this->browser->executeScript('return document.querySelectorAll("[data-check=selector]").length'));
-        self::assertSame(1, $this->browser->executeScript('return document.querySelectorAll("[data-check=auger]").length'));
+        self::assertSame(
+            0,
+            $this->browser->executeScript('return document.querySelectorAll("[data-check=selector]").length'),
+        );
+        self::assertSame(
+            1,
+            $this->browser->executeScript('return document.querySelectorAll("[data-check=auger]").length'),
+        );
     }
 }

@@ -15,34 +15,88 @@ final class ScreensTest extends BrowserTestCase
     {
         $this->visit('/')->accessible('the sign-in');
         $this->as('oda');
-        foreach (['/' => 'on the bench', '/machines' => 'in the yard', '/machines/RT-14' => 'Adjusters', '/machines/QB-05' => 'Do not run', '/rudder' => 'Nothing hangs here', '/machines/ZZ-99' => 'No machine hangs'] as $path => $words) {
+        foreach ([
+            '/' => 'on the bench',
+            '/machines' => 'in the yard',
+            '/machines/RT-14' => 'Adjusters',
+            '/machines/QB-05' => 'Do not run',
+            '/rudder' => 'Nothing hangs here',
+            '/machines/ZZ-99' => 'No machine hangs',
+        ] as $path => $words) {
             $this->visit($path)->see($words)->accessible($path);
         }
-        $this->startJob('SC-08', 'clutch')->accessible('make safe')->line(...array_fill(0, 5, 'ok'))->accessible('look over');
-        $this->line('ok', 'ok', 'ok', 'ok')->accessible('the state of the machine')->line('cold')->accessible('the thread')->line('3.5')->accessible('the reading');
+        $this
+            ->startJob('SC-08', 'clutch')
+            ->accessible('make safe')
+            ->line(...array_fill(0, 5, 'ok'))
+            ->accessible('look over');
+        $this
+            ->line('ok', 'ok', 'ok', 'ok')
+            ->accessible('the state of the machine')
+            ->line('cold')
+            ->accessible('the thread')
+            ->line('3.5')
+            ->accessible('the reading');
         $this->line('17', '17', '17')->see('Next move')->accessible('the setting');
-        $this->clickText('I moved it differently')->see('What did you move?')->accessible('the move dialog')->clickText('Cancel')->gone('[role=dialog]');
-        $this->clickText('Oda: settings')->see('Keys work anywhere')->accessible('the settings')->click('[data-cancel]')->gone('[role=dialog]');
+        $this
+            ->clickText('I moved it differently')
+            ->see('What did you move?')
+            ->accessible('the move dialog')
+            ->clickText('Cancel')
+            ->gone('[role=dialog]');
+        $this
+            ->clickText('Oda: settings')
+            ->see('Keys work anywhere')
+            ->accessible('the settings')
+            ->click('[data-cancel]')
+            ->gone('[role=dialog]');
         $this->line('abc')->see('has no number in it')->accessible('a refused line');
         foreach (['prove', 'close'] as $stage) {
             $this->click("[data-stage={$stage}]")->accessible($stage);
         }
         $this->window(390, 844);
-        $this->visit((string) parse_url($this->browser->getCurrentURL(), PHP_URL_PATH))->await('#bench-line')->accessible('the setting on a phone');
+        $this
+            ->visit((string) parse_url($this->browser->getCurrentURL(), PHP_URL_PATH))
+            ->await('#bench-line')
+            ->accessible('the setting on a phone');
     }
 
     public function test_empty_screens_are_screens_too(): void
     {
-        $this->as('office')->visit('/machines/RT-20#throttle')->see('No job yet', 'Never worked on here')->accessible('a control without a job');
-        $this->click('[role=combobox]')->keys('zz')->see('No machine answers to “zz”')->accessible('a search that finds nothing');
-        $this->answering('/api/bench', ['day' => 'Sunday', 'date' => '2026-01-04', 'minutes' => 0, 'present' => [], 'queue' => [], 'done' => [], 'intakes' => [], 'complaints' => [], 'carry_on' => null, 'tagged' => [], 'due' => []]);
+        $this
+            ->as('office')
+            ->visit('/machines/RT-20#throttle')
+            ->see('No job yet', 'Never worked on here')
+            ->accessible('a control without a job');
+        $this
+            ->click('[role=combobox]')
+            ->keys('zz')
+            ->see('No machine answers to “zz”')
+            ->accessible('a search that finds nothing');
+        $this->answering(
+            '/api/bench',
+            [
+                'day' => 'Sunday', 'date' => '2026-01-04', 'minutes' => 0, 'present' => [], 'queue' => [], 'done' => [],
+                'intakes' => [], 'complaints' => [], 'carry_on' => null, 'tagged' => [], 'due' => [],
+            ],
+        );
         $this->visit('/')->see('Nothing waits on the bench', 'No machine is tagged.')->accessible('an empty bench');
-        $this->answering('/api/yard', ['machines' => []])->visit('/machines')->see('No machines yet')->accessible('an empty yard');
+        $this
+            ->answering('/api/yard', ['machines' => []])
+            ->visit('/machines')
+            ->see('No machines yet')
+            ->accessible('an empty yard');
     }
 
     public function test_a_viewer_reads_along_and_nothing_more(): void
     {
-        $this->as('office')->visit('/')->see('RT-09')->click('[data-row="RT-09 clutch"]')->see('You may read along')->accessible('a job to look at');
+        $this
+            ->as('office')
+            ->visit('/')
+            ->see('RT-09')
+            ->click('[data-row="RT-09 clutch"]')
+            ->see('You may read along')
+            ->accessible('a job to look at');
         self::assertSame('', $this->text('[aria-label="Bench line"]'));
     }
 
@@ -50,28 +104,57 @@ final class ScreensTest extends BrowserTestCase
     {
         $this->window(1280, 720);
         $this->as('ines')->lookedOver('RT-02', 'clutch', 'hot')->line('3.5');
-        $this->browser->executeScript('const list = document.querySelector("[data-pick=instrument]"); list.value = "caliper-1"; list.dispatchEvent(new Event("change", { bubbles: true }))');
+        $this->browser->executeScript(
+            'const list = document.querySelector("[data-pick=instrument]"); list.value = "caliper-1"; list.dispatchEvent(new Event("change", { bubbles: true }))',
+        );
         $this->line('5.0', '5.05', '5.0')->see('Next move');
-        self::assertTrue($this->browser->executeScript('return document.documentElement.scrollHeight <= window.innerHeight'));
-        self::assertTrue($this->browser->executeScript('const box = document.querySelector("#bench-line").getBoundingClientRect(); return box.bottom < window.innerHeight - 36'), 'the line is in sight');
+        self::assertTrue($this->browser->executeScript(
+            'return document.documentElement.scrollHeight <= window.innerHeight',
+        ));
+        self::assertTrue(
+            $this->browser->executeScript(
+                'const box = document.querySelector("#bench-line").getBoundingClientRect(); return box.bottom < window.innerHeight - 36',
+            ),
+            'the line is in sight',
+        );
     }
 
     public function test_on_a_phone_the_next_move_comes_first(): void
     {
         $this->window(390, 844);
-        $this->as('tomas')->visit('/')->see('RT-09')->click('[data-row="RT-09 clutch"]')->see('Join this job')->clickText('Join')->settled()->see('Next move');
-        $tops = $this->browser->executeScript('return ["[data-ask]", "[aria-label=Tape]", "#bench-line", "[aria-label=\"Cable run\"]"].map((css) => document.querySelector(css).getBoundingClientRect().top)');
+        $this
+            ->as('tomas')
+            ->visit('/')
+            ->see('RT-09')
+            ->click('[data-row="RT-09 clutch"]')
+            ->see('Join this job')
+            ->clickText('Join')
+            ->settled()
+            ->see('Next move');
+        $tops = $this->browser->executeScript(
+            'return ["[data-ask]", "[aria-label=Tape]", "#bench-line", "[aria-label=\"Cable run\"]"].map((css) => document.querySelector(css).getBoundingClientRect().top)',
+        );
         $sorted = $tops;
         sort($sorted);
         self::assertSame($sorted, $tops, 'next move, tape, line, and then the rest');
         self::assertLessThan(844, $tops[2], 'the line is in sight without scrolling');
         // What was read stands below what was done, and neither is squeezed.
-        self::assertMatchesRegularExpression('/^\d+\.\d ± \d+\.\d /', $this->text('[data-entry=reading] [data-what] [data-below]'));
-        self::assertGreaterThan(200, $this->browser->executeScript('return document.querySelector("[data-entry=reading] [data-what]").getBoundingClientRect().width'));
+        self::assertMatchesRegularExpression(
+            '/^\d+\.\d ± \d+\.\d /',
+            $this->text('[data-entry=reading] [data-what] [data-below]'),
+        );
+        self::assertGreaterThan(
+            200,
+            $this->browser->executeScript(
+                'return document.querySelector("[data-entry=reading] [data-what]").getBoundingClientRect().width',
+            ),
+        );
         // Lying on its side it has the verdict and all keys beside the line.
         $this->window(844, 390);
         $this->browser->executeScript('document.querySelector("[aria-label=\"Bench line\"]").scrollIntoView()');
-        [$line, $key, $last, $verdict] = (array) $this->browser->executeScript('return ["#bench-line", "[data-key=\"1\"]", "[data-key=enter]", "[data-stands] [data-verdict]"].map((css) => { const { left, right, bottom } = document.querySelector(css).getBoundingClientRect(); return { left, right, bottom }; })');
+        [$line, $key, $last, $verdict] = (array) $this->browser->executeScript(
+            'return ["#bench-line", "[data-key=\"1\"]", "[data-key=enter]", "[data-stands] [data-verdict]"].map((css) => { const { left, right, bottom } = document.querySelector(css).getBoundingClientRect(); return { left, right, bottom }; })',
+        );
         self::assertLessThan($key['left'], $line['right'], 'the keys are beside the line');
         self::assertLessThan(390, max($last['bottom'], $verdict['bottom']), 'and all of it is in sight');
     }
@@ -81,39 +164,104 @@ final class ScreensTest extends BrowserTestCase
         $tag = $this->machineLike('RT-20', 'PH-20');
         $this->as('tomas');
         $this->server->job('tomas', $tag, 'clutch', ['tag lever snapped']);
-        $this->onBench($tag, 'throttle', Preparation::RIGHT, '4.2', '4.2', '4.2', 'yes', 'yes', 'yes', 'yes')->window(390, 844);
+        $this
+            ->onBench($tag, 'throttle', Preparation::RIGHT, '4.2', '4.2', '4.2', 'yes', 'yes', 'yes', 'yes')
+            ->window(390, 844);
         $this->await('[data-do-not-run]')->see('a tag hangs on its clutch lever', 'Open that job');
         self::assertSame('Open that job', $this->text('[data-primary]'), 'what is not to be run has no vivid answer');
         $this->armed()->click('[data-answer=yes]')->await('[role=alert] [data-kept=refused]');
-        $this->see('Idle stays steady while steering from stop to stop: Yes', 'Do not run it')->accessible('a refused answer on a phone');
+        $this
+            ->see('Idle stays steady while steering from stop to stop: Yes', 'Do not run it')
+            ->accessible('a refused answer on a phone');
         $seen = 'const box = document.querySelector("[data-kept=refused]").getBoundingClientRect(); return box.top > 0 && box.bottom <= window.innerHeight';
         self::assertTrue($this->browser->executeScript($seen), 'in sight where it was tapped');
         $this->browser->executeScript('window.scrollTo(0, document.body.scrollHeight / 2)');
         self::assertTrue($this->browser->executeScript($seen), 'and wherever one looks next');
-        $this->clickText('Drop it')->gone('[data-kept]')->clickText('Open that job')->see('Clutch lever', 'lever snapped');
+        $this
+            ->clickText('Drop it')
+            ->gone('[data-kept]')
+            ->clickText('Open that job')
+            ->see('Clutch lever', 'lever snapped');
     }
 
     public function test_a_damaged_wire_leads_to_another_or_to_a_tag_and_to_nothing_else(): void
     {
-        $this->as('tomas')->onBench($this->machineLike('RT-20', 'PH-21'), 'clutch', 'all ok', 'fault strands broken', 'ok', 'ok', 'ok')->see('Not fit: Inner wire', 'Do not run. Clutch wire is damaged.', 'nothing is set or run with it', 'Tag it: do not run')->accessible('a damaged wire');
+        $this
+            ->as('tomas')
+            ->onBench(
+                $this->machineLike('RT-20', 'PH-21'),
+                'clutch',
+                'all ok',
+                'fault strands broken',
+                'ok',
+                'ok',
+                'ok',
+            )
+            ->see(
+                'Not fit: Inner wire',
+                'Do not run. Clutch wire is damaged.',
+                'nothing is set or run with it',
+                'Tag it: do not run',
+            )
+            ->accessible('a damaged wire');
         self::assertSame('Replace the cable', $this->text('[data-primary]'));
         $this->window(390, 844);
-        $this->armed()->click('[data-replace-now]')->see('Why is it replaced?')->clickText('Frayed')->clickText('Begin')->settled()->gone('[data-replace-now]')->await('[data-replacing]');
+        $this
+            ->armed()
+            ->click('[data-replace-now]')
+            ->see('Why is it replaced?')
+            ->clickText('Frayed')
+            ->clickText('Begin')
+            ->settled()
+            ->gone('[data-replace-now]')
+            ->await('[data-replacing]');
         self::assertStringStartsWith('replace:', (string) $this->state()['asks']);
     }
 
     public function test_after_it_ran_hands_are_kept_off_until_it_is_safe_again(): void
     {
-        $this->as('tomas')->onBench($this->machineLike('RT-20', 'PH-22'), 'throttle', Preparation::RIGHT, '4.2', '4.2', '4.2', 'yes', 'yes', 'yes', 'yes')->see('Idle stays steady')->gone('[data-safe-again]');
-        $this->line('no')->await('[data-safe-again]')->see('It ran. Before hands go near it again: engine off, key out')->accessible('after it ran');
+        $this
+            ->as('tomas')
+            ->onBench(
+                $this->machineLike('RT-20', 'PH-22'),
+                'throttle',
+                Preparation::RIGHT,
+                '4.2',
+                '4.2',
+                '4.2',
+                'yes',
+                'yes',
+                'yes',
+                'yes',
+            )
+            ->see('Idle stays steady')
+            ->gone('[data-safe-again]');
+        $this
+            ->line('no')
+            ->await('[data-safe-again]')
+            ->see('It ran. Before hands go near it again: engine off, key out')
+            ->accessible('after it ran');
         $this->window(390, 844);
-        self::assertLessThan(844, $this->browser->executeScript('return document.querySelector("[data-safe-again]").getBoundingClientRect().bottom'), 'in sight on a phone');
+        self::assertLessThan(
+            844,
+            $this->browser->executeScript(
+                'return document.querySelector("[data-safe-again]").getBoundingClientRect().bottom',
+            ),
+            'in sight on a phone',
+        );
     }
 
     public function test_what_would_not_be_judged_is_said_before_it_is_read(): void
     {
-        $this->as('oda')->lookedOver($this->machineLike('SC-08', 'HT-08'), 'clutch', 'hot')->line('cannot be seen')->window(390, 844);
-        $this->await('[data-wrong-state]')->see('the figure is for a cold engine: what is read now is not judged')->accessible('a machine too hot to be read');
+        $this
+            ->as('oda')
+            ->lookedOver($this->machineLike('SC-08', 'HT-08'), 'clutch', 'hot')
+            ->line('cannot be seen')
+            ->window(390, 844);
+        $this
+            ->await('[data-wrong-state]')
+            ->see('the figure is for a cold engine: what is read now is not judged')
+            ->accessible('a machine too hot to be read');
         self::assertStringNotContainsString('can decide this band', $this->text('main'));
         $this->clickText('Now: cold')->settled()->gone('[data-wrong-state]')->see('can decide this band');
     }
@@ -121,11 +269,35 @@ final class ScreensTest extends BrowserTestCase
     /** The narrowest phone, a phone, a tablet, a desk; after dark what is narrow, and a desk. */
     private const WIDTHS = ['day' => [360, 390, 820, 1280], 'night' => [360, 1280]];
 
-    private const SCREENS = ['/', '/machines', '/machines/RT-14', '/machines/QB-05', '/machines/RT-14/service', '/machines/RT-14/add', '/machines/RT-14/clutch/cables', '/due', '/specs', '/specs/1', '/specs/new', '/shop', '/shelf', '/shelf/cables', '/shelf/gauges', '/shelf/caliper-1/checks', '/causes', '/causes/counts', '/machines/RT-14/clutch/cause', '/practice', '/practice/learners', '/practice/lessons/grip_route/like'];
+    private const SCREENS = [
+        '/',
+        '/machines',
+        '/machines/RT-14',
+        '/machines/QB-05',
+        '/machines/RT-14/service',
+        '/machines/RT-14/add',
+        '/machines/RT-14/clutch/cables',
+        '/due',
+        '/specs',
+        '/specs/1',
+        '/specs/new',
+        '/shop',
+        '/shelf',
+        '/shelf/cables',
+        '/shelf/gauges',
+        '/shelf/caliper-1/checks',
+        '/causes',
+        '/causes/counts',
+        '/machines/RT-14/clutch/cause',
+        '/practice',
+        '/practice/learners',
+        '/practice/lessons/grip_route/like',
+    ];
 
     /**
-     * Pieces of text, and what is tapped, that lie over one another; and text that is cut off without saying so. What lies over the page on purpose
-     * stands still while it scrolls, what is only said aloud is clipped away, and drawings are looked at by people.
+     * Pieces of text, and what is tapped, that lie over one another; and text that is cut off without saying so. What
+     * lies over the page on purpose stands still while it scrolls, what is only said aloud is clipped away, and
+     * drawings are looked at by people.
      */
     private const OVERLAPS = <<<'JS'
         const seen = (one) => one.checkVisibility({ opacityProperty: true, visibilityProperty: true });
@@ -177,7 +349,10 @@ final class ScreensTest extends BrowserTestCase
         return vsprintf('/jobs/%s/pull/%s', $row === false ? [] : (array) $row->fetch(PDO::FETCH_NUM));
     }
 
-    /** @return list<string> jobs in the stages that look most unlike each other: made safe, being set, set by what it does, and to be signed */
+    /**
+     * @return list<string> jobs in the stages that look most unlike each other: made safe, being set, set by what it
+     *     does, and to be signed
+     */
     private function jobs(): array
     {
         $this->as('ines');
@@ -187,7 +362,11 @@ final class ScreensTest extends BrowserTestCase
             ['SN-03', 'auger', []],
             [$this->machineLike('RT-14', 'ZB-14'), 'clutch', [...$looked, '24', '24.5', '24']],
             ['SN-03', 'selector', [Preparation::OKS, 'forward', 'forward', 'yes', '10', 'cannot be seen']],
-            [$this->machineLike('RT-14', 'ZB-15'), 'clutch', [...$looked, '15', Preparation::RIGHT, 'cold', '15.5', '15', Preparation::RIGHT]],
+            [
+                $this->machineLike('RT-14', 'ZB-15'),
+                'clutch',
+                [...$looked, '15', Preparation::RIGHT, 'cold', '15.5', '15', Preparation::RIGHT],
+            ],
         ]);
     }
 
@@ -203,7 +382,10 @@ final class ScreensTest extends BrowserTestCase
 
     private const FITS = 'return Math.max(document.documentElement.scrollWidth, window.innerWidth) === %d';
 
-    /** What is drawn to its width is drawn anew, which takes a moment; and a hurried browser now and then keeps the columns of the width before, until it is told again. */
+    /**
+     * What is drawn to its width is drawn anew, which takes a moment; and a hurried browser now and then keeps the
+     * columns of the width before, until it is told again.
+     */
     private function narrowed(int $width): static
     {
         $this->window($width, 844);
@@ -224,14 +406,22 @@ final class ScreensTest extends BrowserTestCase
         $screens = [...self::SCREENS, $this->curve(), ...$this->jobs()];
         // What it is to find, it finds.
         $this->as('ines')->visit('/due')->await('main');
-        $this->browser->executeScript('document.querySelector("main").insertAdjacentHTML("beforeend", "<p>One over</p><p style=\"margin-top: -3rem\">another</p><p style=\"overflow: hidden; width: 3rem; white-space: nowrap\">Cut off in the middle</p>")');
+        $this->browser->executeScript(
+            'document.querySelector("main").insertAdjacentHTML("beforeend", "<p>One over</p><p style=\"margin-top: -3rem\">another</p><p style=\"overflow: hidden; width: 3rem; white-space: nowrap\">Cut off in the middle</p>")',
+        );
         self::assertCount(2, $this->overlaps());
         foreach (['day' => 'null', 'night' => "'in16'"] as $theme => $lengths) {
             $this->server->database()->exec("update users set lengths = {$lengths} where login = 'ines'");
             $this->as('ines')->visit('/');
-            $this->browser->executeScript('localStorage.setItem("vivid-pull.preferences.ines", JSON.stringify({ keysAnywhere: true, instrument: null, theme: arguments[0] }))', [$theme]);
+            $this->browser->executeScript(
+                'localStorage.setItem("vivid-pull.preferences.ines", JSON.stringify({ keysAnywhere: true, instrument: null, theme: arguments[0] }))',
+                [$theme],
+            );
             foreach ($screens as $path) {
-                $this->visit($path)->until('return document.querySelector("[data-loading]") === null', "{$path} loads for ever")->settledFonts();
+                $this
+                    ->visit($path)
+                    ->until('return document.querySelector("[data-loading]") === null', "{$path} loads for ever")
+                    ->settledFonts();
                 foreach (self::WIDTHS[$theme] as $width) {
                     $this->narrowed($width)->until(sprintf(self::FITS, $width), "{$path} is wider than {$width}");
                     foreach ($this->overlaps() as $fault) {

@@ -13,7 +13,10 @@ use Tests\Support\HttpClient;
 use Tests\Support\Served;
 use Tests\Support\Server;
 
-/** The workshop behind nginx: two application servers that share one job, HTTPS by an authority of its own, and what never reaches them. */
+/**
+ * The workshop behind nginx: two application servers that share one job, HTTPS by an authority of its own, and what
+ * never reaches them.
+ */
 final class ServedTest extends TestCase
 {
     private static ?Served $served = null;
@@ -36,14 +39,32 @@ final class ServedTest extends TestCase
         [$status, $job] = $ines->send('POST', 'machines/QB-05/jobs', ['id' => $id, 'control' => 'throttle']);
         self::assertSame(201, $status, (string) json_encode($job));
         $head = $job['state']['head'];
-        [, $joined] = $tomas->send('POST', "jobs/{$id}/entries", ['id' => self::uuid(2), 'at' => date('c'), 'after' => $head, 'kind' => 'joined', 'body' => (object) []]);
+        [, $joined] = $tomas->send(
+            'POST',
+            "jobs/{$id}/entries",
+            ['id' => self::uuid(2), 'at' => date('c'), 'after' => $head, 'kind' => 'joined', 'body' => (object) []],
+        );
         for ($n = 0; $n < 20; $n++) {
             $who = $n % 2 === 0 ? $ines : $tomas;
-            [$status, $answer] = $who->send('POST', "jobs/{$id}/entries", ['id' => self::uuid(10 + $n), 'at' => date('c'), 'after' => $joined['state']['head'], 'line' => "n word {$n}", 'shown' => (object) []]);
+            [$status, $answer] = $who->send(
+                'POST',
+                "jobs/{$id}/entries",
+                [
+                    'id' => self::uuid(10 + $n),
+                    'at' => date('c'),
+                    'after' => $joined['state']['head'],
+                    'line' => "n word {$n}",
+                    'shown' => (object) [],
+                ],
+            );
             self::assertSame(200, $status, (string) json_encode($answer));
             $joined = $answer;
             [, $seen] = ($n % 2 === 0 ? $tomas : $ines)->send('GET', "jobs/{$id}");
-            self::assertSame($answer['state']['log'], $seen['state']['log'], 'the other server answers with what the one has just taken');
+            self::assertSame(
+                $answer['state']['log'],
+                $seen['state']['log'],
+                'the other server answers with what the one has just taken',
+            );
         }
         self::served()->kill(1);
         $seen = [];
@@ -51,14 +72,24 @@ final class ServedTest extends TestCase
             [$status, $seen] = $ines->send('GET', "jobs/{$id}");
             self::assertSame(200, $status, 'one server alone goes on');
         }
-        self::assertSame(array_map(static fn (int $n): string => "word {$n}", range(0, 19)), array_column(array_filter($seen['state']['log'], static fn (array $row): bool => $row['kind'] === 'note'), 'what'));
+        self::assertSame(
+            array_map(static fn (int $n): string => "word {$n}", range(0, 19)),
+            array_column(
+                array_filter($seen['state']['log'], static fn (array $row): bool => $row['kind'] === 'note'),
+                'what',
+            ),
+        );
     }
 
     /** Whoever serves is nobody who may read what the screens were built from. */
     public function test_paper_is_printed_by_the_account_that_serves(): void
     {
         $ines = self::client('ines');
-        foreach (['machines/RT-14/sheet', 'machines/RT-14/service/sheet', 'machines/RT-14/controls/clutch/blank'] as $path) {
+        foreach ([
+            'machines/RT-14/sheet',
+            'machines/RT-14/service/sheet',
+            'machines/RT-14/controls/clutch/blank',
+        ] as $path) {
             self::assertSame(200, $ines->send('GET', $path)[0], $path);
         }
     }
@@ -73,7 +104,10 @@ final class ServedTest extends TestCase
         $about = (array) json_decode($said, true);
         self::assertSame([200, '192.0.2.7'], [$status, $about['address']]);
         $pem = (string) file_get_contents(self::served()->authority());
-        self::assertSame(strtoupper((string) openssl_x509_fingerprint($pem, 'sha256')), str_replace(':', '', (string) $about['fingerprint']));
+        self::assertSame(
+            strtoupper((string) openssl_x509_fingerprint($pem, 'sha256')),
+            str_replace(':', '', (string) $about['fingerprint']),
+        );
         self::assertSame($pem, self::get(self::served()->plain.'/trust/authority.crt')[2]);
         self::assertSame(200, self::get(self::served()->plain.'/trust')[0]);
     }
@@ -85,17 +119,34 @@ final class ServedTest extends TestCase
         self::assertSame('max-age=31536000', $headers['strict-transport-security'] ?? '');
         self::assertMatchesRegularExpression('/;\s*secure/i', $headers['set-cookie'] ?? '');
         self::assertArrayNotHasKey('x-powered-by', $headers);
-        self::assertSame(0, self::get(self::served()->secure.'/', [CURLOPT_CAINFO => '/etc/ssl/certs/ca-certificates.crt'])[0], 'nobody else vouches for it');
-        self::assertSame(308, self::get(str_replace('https:', 'http:', self::served()->secure).'/due')[0], 'plain words at the secure door are led to it');
+        self::assertSame(
+            0,
+            self::get(self::served()->secure.'/', [CURLOPT_CAINFO => '/etc/ssl/certs/ca-certificates.crt'])[0],
+            'nobody else vouches for it',
+        );
+        self::assertSame(
+            308,
+            self::get(str_replace('https:', 'http:', self::served()->secure).'/due')[0],
+            'plain words at the secure door are led to it',
+        );
     }
 
     public function test_files_are_kept_by_their_hash_and_answers_are_packed(): void
     {
         [, , $page] = self::get(self::served()->secure.'/');
         self::assertSame(1, preg_match('#"(https://127\.0\.0\.1:\d+)?(/build/assets/main-[^"]+\.js)"#', $page, $main));
-        [$status, $headers] = self::get(self::served()->secure.$main[2], [CURLOPT_HTTPHEADER => ['Accept-Encoding: gzip']]);
-        self::assertSame([200, 'public, max-age=31536000, immutable', 'gzip'], [$status, $headers['cache-control'] ?? '', $headers['content-encoding'] ?? '']);
-        [, $headers] = self::get(self::served()->secure.'/api/bench', [CURLOPT_HTTPHEADER => ['Accept-Encoding: gzip', 'Accept: application/json']]);
+        [$status, $headers] = self::get(
+            self::served()->secure.$main[2],
+            [CURLOPT_HTTPHEADER => ['Accept-Encoding: gzip']],
+        );
+        self::assertSame(
+            [200, 'public, max-age=31536000, immutable', 'gzip'],
+            [$status, $headers['cache-control'] ?? '', $headers['content-encoding'] ?? ''],
+        );
+        [, $headers] = self::get(
+            self::served()->secure.'/api/bench',
+            [CURLOPT_HTTPHEADER => ['Accept-Encoding: gzip', 'Accept: application/json']],
+        );
         self::assertStringContainsString('no-cache', $headers['cache-control'] ?? '');
         [$status, $headers, $said] = self::get(self::served()->secure.'/manifest.webmanifest');
         self::assertSame([200, 'application/manifest+json'], [$status, $headers['content-type'] ?? '']);
@@ -113,7 +164,10 @@ final class ServedTest extends TestCase
             self::assertNotFalse($handle);
             $authority = self::served()->authority();
             assert($authority !== '');
-            curl_setopt_array($handle, [CURLOPT_RETURNTRANSFER => true, CURLOPT_TIMEOUT => 15, CURLOPT_CAINFO => $authority]);
+            curl_setopt_array(
+                $handle,
+                [CURLOPT_RETURNTRANSFER => true, CURLOPT_TIMEOUT => 15, CURLOPT_CAINFO => $authority],
+            );
             curl_multi_add_handle($multi, $handle);
             $handles[] = $handle;
         }
@@ -121,7 +175,13 @@ final class ServedTest extends TestCase
             curl_multi_exec($multi, $running);
             curl_multi_select($multi, 0.1);
         } while ($running > 0);
-        self::assertSame([200], array_values(array_unique(array_map(static fn ($one): int => curl_getinfo($one, CURLINFO_RESPONSE_CODE), $handles))));
+        self::assertSame(
+            [200],
+            array_values(array_unique(array_map(
+                static fn ($one): int => curl_getinfo($one, CURLINFO_RESPONSE_CODE),
+                $handles,
+            ))),
+        );
     }
 
     public function test_what_a_gauge_sends_is_told_at_once_and_who_listens_is_in_nobodys_way(): void
@@ -131,8 +191,18 @@ final class ServedTest extends TestCase
         [$status, $job] = $ines->send('POST', "machines/{$tag}/jobs", ['id' => $id, 'control' => 'clutch']);
         self::assertSame(201, $status, (string) json_encode($job));
         [, $made] = self::client('oda')->send('POST', 'bridges', ['name' => 'Behind nginx']);
-        $bridge = [CURLOPT_HTTPHEADER => ["Authorization: Bearer {$made['token']}", 'Content-Type: application/json', 'Accept: application/json']];
-        self::assertSame(200, self::get(self::served()->secure.'/api/gauges/here', [CURLOPT_CUSTOMREQUEST => 'PUT', CURLOPT_POSTFIELDS => '{"carries": ["caliper-1"]}'] + $bridge)[0]);
+        $bridge = [CURLOPT_HTTPHEADER => [
+            "Authorization: Bearer {$made['token']}",
+            'Content-Type: application/json',
+            'Accept: application/json',
+        ]];
+        self::assertSame(
+            200,
+            self::get(
+                self::served()->secure.'/api/gauges/here',
+                [CURLOPT_CUSTOMREQUEST => 'PUT', CURLOPT_POSTFIELDS => '{"carries": ["caliper-1"]}'] + $bridge,
+            )[0],
+        );
         self::assertSame(200, $ines->send('PUT', "jobs/{$id}/gauges/caliper-1")[0]);
 
         // More streams than the application has processes.
@@ -153,7 +223,10 @@ final class ServedTest extends TestCase
         self::assertSame(200, $ines->send('GET', "jobs/{$id}")[0], 'others are answered meanwhile');
         $pressed = microtime(true);
         $reading = ['id' => self::uuid(91), 'instrument' => 'caliper-1', 'line' => '+012.40mm', 'age_ms' => 0];
-        [$status, , $said] = self::get(self::served()->secure.'/api/gauges/readings', [CURLOPT_CUSTOMREQUEST => 'POST', CURLOPT_POSTFIELDS => (string) json_encode($reading)] + $bridge);
+        [$status, , $said] = self::get(
+            self::served()->secure.'/api/gauges/readings',
+            [CURLOPT_CUSTOMREQUEST => 'POST', CURLOPT_POSTFIELDS => (string) json_encode($reading)] + $bridge,
+        );
         self::assertSame(200, $status, $said);
         self::listen($multi, static fn (): bool => str_contains(implode('', (array) $heard), '"entered":"12.40 mm"'));
         self::assertLessThan(3.0, microtime(true) - $pressed, 'nothing in between keeps it back');
@@ -176,12 +249,22 @@ final class ServedTest extends TestCase
 
     public function test_what_is_too_large_or_no_address_never_reaches_the_application(): void
     {
-        [$status, $headers, $said] = self::get(self::served()->secure.'/api/session', [CURLOPT_POST => true, CURLOPT_POSTFIELDS => str_repeat('x', 400_000)]);
+        [$status, $headers, $said] = self::get(
+            self::served()->secure.'/api/session',
+            [CURLOPT_POST => true, CURLOPT_POSTFIELDS => str_repeat('x', 400_000)],
+        );
         self::assertSame([413, 'application/problem+json'], [$status, $headers['content-type'] ?? '']);
         self::assertStringContainsString('Nothing was kept', $said);
         // Pictures and curves are longer than anything typed: they are asked who sends them.
         foreach (['photos', 'traces'] as $what) {
-            self::assertContains(self::get(self::served()->secure."/api/jobs/none/{$what}/none", [CURLOPT_CUSTOMREQUEST => 'PUT', CURLOPT_POSTFIELDS => str_repeat('x', 400_000)])[0], [401, 419], $what);
+            self::assertContains(
+                self::get(
+                    self::served()->secure."/api/jobs/none/{$what}/none",
+                    [CURLOPT_CUSTOMREQUEST => 'PUT', CURLOPT_POSTFIELDS => str_repeat('x', 400_000)],
+                )[0],
+                [401, 419],
+                $what,
+            );
         }
         self::assertSame(400, self::get(self::served()->secure.'/%00')[0]);
         self::assertSame(404, self::get(self::served()->secure.'/build/none.js')[0]);
@@ -209,7 +292,8 @@ final class ServedTest extends TestCase
 
     /**
      * @param  array<int, mixed>  $options
-     * @return array{int, array<string, string>, string} status, headers by name, and what was said; 0 where nobody was trusted
+     * @return array{int, array<string, string>, string} status, headers by name, and what was said; 0 where nobody was
+     *     trusted
      */
     private static function get(string $address, array $options = []): array
     {
@@ -220,7 +304,9 @@ final class ServedTest extends TestCase
         curl_setopt_array($handle, $options + [CURLOPT_RETURNTRANSFER => true, CURLOPT_TIMEOUT => 20, CURLOPT_CAINFO => self::served()->authority(), CURLOPT_PATH_AS_IS => true,
             CURLOPT_HEADERFUNCTION => static function ($of, string $line) use (&$headers): int {
                 [$name, $value] = [...explode(':', trim($line), 2), ''];
-                $headers[strtolower($name)] = isset($headers[strtolower($name)]) ? $headers[strtolower($name)].'; '.trim($value) : trim($value);
+                $headers[strtolower($name)] = isset($headers[strtolower($name)])
+                    ? $headers[strtolower($name)].'; '.trim($value)
+                    : trim($value);
 
                 return strlen($line);
             }]);

@@ -47,13 +47,50 @@ final class SpecEntryTest extends BrowserTestCase
 
     public function test_a_new_model_with_one_lever_is_on_the_bench_in_sixty_keys_where_one_person_works_alone(): void
     {
-        $this->as('oda')->visit('/shop')->click('[data-part=units]')->see('A spec is used once a second person held it')->click('[data-works-alone]')->see('A spec is used as soon as nothing in it is empty')->accessible('settings of the shop');
+        $this
+            ->as('oda')
+            ->visit('/shop')
+            ->click('[data-part=units]')
+            ->see('A spec is used once a second person held it')
+            ->click('[data-works-alone]')
+            ->see('A spec is used as soon as nothing in it is empty')
+            ->accessible('settings of the shop');
         $tag = $this->tag();
-        $this->visit('/machines')->tap('[data-add-machine]')->typed('tag', $tag)->typed('model', 'Hesk 410')->typed('kind', 'tractor')->typed('year', '2026')->typed('place', 'pier')->typed('usage', '0')->tap('[role=dialog] [data-primary]');
-        $this->see('No control hangs here yet')->accessible('a machine without controls')->tap('[data-add-control-link]')->see('Add a control', 'Hesk 410')->typed('printed', '10 - 20 mm')->see('10–20 mm');
-        $this->tap('[data-document="workshop manual"]')->typed('page', '12')->tap('[data-part=bracket_nuts]')->tap('[data-take-out=bracket_nuts]')->tap('[data-part=barrel]')->tap('[data-thread="M8 x 1.25"]')->typed('barrel_travel', '16');
-        $this->accessible('a control entered at its machine')->tap('[data-primary]')->see('10–20 mm at the lever tip', 'not checked by a second person');
-        $this->tap('[data-start=clutch_lever]')->await('[data-unread], #bench-line')->tap('[data-unread]')->await('[data-unchecked]')->see('Not checked by a second person.', 'Hesk 410 workshop manual');
+        $this
+            ->visit('/machines')
+            ->tap('[data-add-machine]')
+            ->typed('tag', $tag)
+            ->typed('model', 'Hesk 410')
+            ->typed('kind', 'tractor')
+            ->typed('year', '2026')
+            ->typed('place', 'pier')
+            ->typed('usage', '0')
+            ->tap('[role=dialog] [data-primary]');
+        $this
+            ->see('No control hangs here yet')
+            ->accessible('a machine without controls')
+            ->tap('[data-add-control-link]')
+            ->see('Add a control', 'Hesk 410')
+            ->typed('printed', '10 - 20 mm')
+            ->see('10–20 mm');
+        $this
+            ->tap('[data-document="workshop manual"]')
+            ->typed('page', '12')
+            ->tap('[data-part=bracket_nuts]')
+            ->tap('[data-take-out=bracket_nuts]')
+            ->tap('[data-part=barrel]')
+            ->tap('[data-thread="M8 x 1.25"]')
+            ->typed('barrel_travel', '16');
+        $this
+            ->accessible('a control entered at its machine')
+            ->tap('[data-primary]')
+            ->see('10–20 mm at the lever tip', 'not checked by a second person');
+        $this
+            ->tap('[data-start=clutch_lever]')
+            ->await('[data-unread], #bench-line')
+            ->tap('[data-unread]')
+            ->await('[data-unchecked]')
+            ->see('Not checked by a second person.', 'Hesk 410 workshop manual');
 
         self::assertLessThanOrEqual(self::KEYS, $this->keys);
         self::assertLessThanOrEqual(self::TAPS, $this->taps);
@@ -63,16 +100,44 @@ final class SpecEntryTest extends BrowserTestCase
     {
         $tag = $this->machineLike('RT-20', $this->tag());
         $this->as('tomas')->visit("/machines/{$tag}")->click('[data-add-control-link]');
-        $this->typed('printed', '1/8 - 1/4 inch')->see('3.175–6.35 mm')->typed('name', ' front')->click('[data-document="owner\'s manual"]')->click('[data-part=bracket_nuts]')->click('[data-take-out=bracket_nuts]');
-        $this->click('[data-part=barrel]')->click('[data-thread="M6 x 1"]')->typed('barrel_travel', '12')->click('[data-primary]')->await('[data-waiting=clutch_lever_front]')->see('is a draft of Tomas: it hangs here when it is whole and checked.');
-        $this->as('oda')->visit("/machines/{$tag}")->click('[data-waiting] a')->click('[data-check]')->gone('[data-check]')->see($tag);
-        $this->visit("/machines/{$tag}#clutch_lever_front")->await('[data-start=clutch_lever_front]')->gone('[data-waiting]');
+        $this
+            ->typed('printed', '1/8 - 1/4 inch')
+            ->see('3.175–6.35 mm')
+            ->typed('name', ' front')
+            ->click('[data-document="owner\'s manual"]')
+            ->click('[data-part=bracket_nuts]')
+            ->click('[data-take-out=bracket_nuts]');
+        $this
+            ->click('[data-part=barrel]')
+            ->click('[data-thread="M6 x 1"]')
+            ->typed('barrel_travel', '12')
+            ->click('[data-primary]')
+            ->await('[data-waiting=clutch_lever_front]')
+            ->see('is a draft of Tomas: it hangs here when it is whole and checked.');
+        $this
+            ->as('oda')
+            ->visit("/machines/{$tag}")
+            ->click('[data-waiting] a')
+            ->click('[data-check]')
+            ->gone('[data-check]')
+            ->see($tag);
+        $this
+            ->visit("/machines/{$tag}#clutch_lever_front")
+            ->await('[data-start=clutch_lever_front]')
+            ->gone('[data-waiting]');
     }
 
     public function test_the_run_is_a_drawing_whose_parts_are_tapped_moved_named_by_their_kind_and_taken_out(): void
     {
         $this->as('tomas')->window(390, 844);
-        $this->visit('/specs/new')->click('[data-part=barrel]')->click('[data-gap="1"]')->see('What is fitted here?')->accessible('a run tapped together on a phone')->click('[data-kind=in_line]')->await('[data-panel=adjuster]');
+        $this
+            ->visit('/specs/new')
+            ->click('[data-part=barrel]')
+            ->click('[data-gap="1"]')
+            ->see('What is fitted here?')
+            ->accessible('a run tapped together on a phone')
+            ->click('[data-kind=in_line]')
+            ->await('[data-panel=adjuster]');
         self::assertSame(['hand', 'barrel', 'in_line', 'bracket_nuts', 'end'], $this->parts());
         $this->click('[data-towards=hand]');
         self::assertSame(['hand', 'in_line', 'barrel', 'bracket_nuts', 'end'], $this->parts());
@@ -81,7 +146,10 @@ final class SpecEntryTest extends BrowserTestCase
         $this->click('[data-gap="3"]')->click('[data-kind=barrel]');
         self::assertSame('barrel adjuster 2', $this->value('[name=barrel_1_name]'));
         $this->element('[data-panel] select')->sendKeys('Hollow');
-        $this->until('return document.querySelector("[name=barrel_1_name]").value === "hollow adjusting bolt"', 'its name did not follow its kind');
+        $this->until(
+            'return document.querySelector("[name=barrel_1_name]").value === "hollow adjusting bolt"',
+            'its name did not follow its kind',
+        );
         $this->click('[data-take-out=barrel_1]');
         self::assertSame(['hand', 'in_line', 'barrel', 'bracket_nuts', 'end'], $this->parts());
         $this->click('[data-part=end]')->typed('working-end', ' of the gearbox')->see('release arm of the gearbox');
@@ -90,32 +158,62 @@ final class SpecEntryTest extends BrowserTestCase
 
     public function test_another_models_spec_is_copied_without_its_document_and_the_page_is_looked_at_beside(): void
     {
-        $this->as('tomas')->visit('/specs/new')->typed('model', 'Hesk Fen 90')->click('[data-like-another]')->typed('like', 'ridge clutch')->click('[data-like="Tolvane Ridge 300/clutch"]')->see('Copied from Tolvane Ridge 300, clutch lever.', 'perch barrel', 'M8 x 1.25, 11 mm');
+        $this
+            ->as('tomas')
+            ->visit('/specs/new')
+            ->typed('model', 'Hesk Fen 90')
+            ->click('[data-like-another]')
+            ->typed('like', 'ridge clutch')
+            ->click('[data-like="Tolvane Ridge 300/clutch"]')
+            ->see('Copied from Tolvane Ridge 300, clutch lever.', 'perch barrel', 'M8 x 1.25, 11 mm');
         self::assertSame(['Hesk Fen 90', ''], [$this->value('[name=model]'), $this->value('[name=document]')]);
         self::assertMatchesRegularExpression('/^\d+–\d+ mm \(/', $this->value('[name=printed]'));
-        $this->accessible('a spec copied from another')->click('[data-primary]')->see('Document: this is empty')->click('[data-document="workshop manual"]');
+        $this
+            ->accessible('a spec copied from another')
+            ->click('[data-primary]')
+            ->see('Document: this is empty')
+            ->click('[data-document="workshop manual"]');
         $file = sys_get_temp_dir().'/page-'.bin2hex(random_bytes(4)).'.png';
         file_put_contents($file, Picture::png());
         $this->browser->findElement(WebDriverBy::cssSelector('[data-page-beside] input[type=file]'))->sendKeys($file);
         $this->await('[data-page-beside=shown] img');
         unlink($file);
-        $this->click('[data-primary]')->see('Hesk Fen 90', 'Where it is measured', 'Hesk Fen 90 workshop manual')->click('[data-edit]')->await('[data-page-beside=shown] img');
+        $this
+            ->click('[data-primary]')
+            ->see('Hesk Fen 90', 'Where it is measured', 'Hesk Fen 90 workshop manual')
+            ->click('[data-edit]')
+            ->await('[data-page-beside=shown] img');
     }
 
     public function test_what_is_no_band_is_said_and_nothing_typed_is_lost(): void
     {
-        $this->as('tomas')->visit('/specs/new')->typed('printed', '3 mm')->see('“3 mm” is one figure, and no band.')->typed('model', 'Hesk Fen 91')->click('[data-primary]')->see('Document: this is empty');
+        $this
+            ->as('tomas')
+            ->visit('/specs/new')
+            ->typed('printed', '3 mm')
+            ->see('“3 mm” is one figure, and no band.')
+            ->typed('model', 'Hesk Fen 91')
+            ->click('[data-primary]')
+            ->see('Document: this is empty');
         self::assertSame(['3 mm', 'Hesk Fen 91'], [$this->value('[name=printed]'), $this->value('[name=model]')]);
         // Another family keeps what was typed of the model and its book.
         $this->typed('page', '7');
         $this->element('[name=family]')->sendKeys('Operator');
         $this->await('[data-fold=beside]')->see('Stops within');
-        self::assertSame(['3 mm', 'Hesk Fen 91', '7', ''], array_map(fn (string $name): string => $this->value("[name={$name}]"), ['printed', 'model', 'page', 'low']));
+        self::assertSame(
+            ['3 mm', 'Hesk Fen 91', '7', ''],
+            array_map(fn (string $name): string => $this->value("[name={$name}]"), ['printed', 'model', 'page', 'low']),
+        );
     }
 
     /** @return list<string> what is drawn, from the hand on */
     private function parts(): array
     {
-        return explode(' ', (string) $this->browser->executeScript('return [...document.querySelectorAll("[data-part]")].map((one) => one.dataset.part).join(" ")'));
+        return explode(
+            ' ',
+            (string) $this->browser->executeScript(
+                'return [...document.querySelectorAll("[data-part]")].map((one) => one.dataset.part).join(" ")',
+            ),
+        );
     }
 }

@@ -15,9 +15,30 @@ final class ThrottleJobTest extends BrowserTestCase
     {
         $this->as('ines')->startJob('QB-03', 'throttle')->line(...array_fill(0, 9, 'ok'))->line('cold');
         $this->line('7.5', '7.5', '8')->see('Outside: too loose by 1.7', 'Next move');
-        $this->see('The boot is off')->armed()->clickText('The boot is off')->settled()->see('Thread showing at the grip adjuster')->line('ok');
-        $this->armed()->click('[data-done]')->settled()->line('4', '4', '4')->see('Lock the grip adjuster')->line('ok')->line('4', '4', '4');
-        $this->see('Bars from stop to stop')->line('3.5')->see('Next: Reading, bars full right')->line('4', '4')->line('4', '3.5')->armed()->click('[data-go-on]')->see('Opened fully and let go');
+        $this
+            ->see('The boot is off')
+            ->armed()
+            ->clickText('The boot is off')
+            ->settled()
+            ->see('Thread showing at the grip adjuster')
+            ->line('ok');
+        $this
+            ->armed()
+            ->click('[data-done]')
+            ->settled()
+            ->line('4', '4', '4')
+            ->see('Lock the grip adjuster')
+            ->line('ok')
+            ->line('4', '4', '4');
+        $this
+            ->see('Bars from stop to stop')
+            ->line('3.5')
+            ->see('Next: Reading, bars full right')
+            ->line('4', '4')
+            ->line('4', '3.5')
+            ->armed()
+            ->click('[data-go-on]')
+            ->see('Opened fully and let go');
         $this->line('yes', 'yes', 'yes')->see('Wire lies in its groove')->line('yes', 'yes')->see('Boot back on');
         $this->line('ok', 'ok', 'ok')->see('Sign as fit for use')->click('[data-close=fit]')->see('Signed by Ines');
         $this->visit('/machines/QB-03')->see('fit for use', '7.7', 'Hesk service book');
@@ -26,7 +47,11 @@ final class ThrottleJobTest extends BrowserTestCase
     public function test_the_person_chooses_which_adjuster(): void
     {
         $this->as('ines')->lookedOver('SC-11', 'throttle', 'hot');
-        $this->line('7.5', '7.5', '8')->see('Next move · grip adjuster')->click('[data-adjuster=carburettor]')->see('Next move · carburettor adjuster');
+        $this
+            ->line('7.5', '7.5', '8')
+            ->see('Next move · grip adjuster')
+            ->click('[data-adjuster=carburettor]')
+            ->see('Next move · carburettor adjuster');
         $this->see('The carburettor cover is off');
         self::assertSame('true', $this->element('[data-adjuster=carburettor]')->getAttribute('aria-pressed'));
     }
@@ -35,7 +60,12 @@ final class ThrottleJobTest extends BrowserTestCase
     {
         $this->as('ines')->lookedOver('QB-01', 'throttle', 'cold');
         $this->line('4', '4', '4')->line('4', '4', '4')->line('4', '4', '4')->see('Opened fully and let go');
-        $this->line('yes', 'yes', 'no')->see('Do not run. Throttle does not snap shut, bars full right.', 'its cable has play, and so that is no matter of slack');
+        $this
+            ->line('yes', 'yes', 'no')
+            ->see(
+                'Do not run. Throttle does not snap shut, bars full right.',
+                'its cable has play, and so that is no matter of slack',
+            );
         $this->refusedDirectly('bars full right');
         $this->clickText('Tag it: do not run')->see('Hang the tag')->clickText('Hang the tag')->settled();
         $this->see('Close the job as tagged')->click('[data-close=tagged]')->see('Signed by Ines');
@@ -48,42 +78,101 @@ final class ThrottleJobTest extends BrowserTestCase
         $path = (string) parse_url($this->browser->getCurrentURL(), PHP_URL_PATH);
         $this->browser->manage()->deleteAllCookies();
         $this->as('oda')->visit($path)->see('Join this job')->clickText('Join')->settled()->see('Lift the tag');
-        $this->click('[data-primary]')->settled()->see('Sign as fit for use')->click('[data-close=fit]')->see('Signed by Oda');
+        $this
+            ->click('[data-primary]')
+            ->settled()
+            ->see('Sign as fit for use')
+            ->click('[data-close=fit]')
+            ->see('Signed by Oda');
         $this->visit('/machines/QB-01')->see('left 4.0 mm');
         self::assertStringNotContainsString('Do not run', $this->text('main'));
     }
 
     public function test_a_pose_outside_is_shown_before_anything_is_tried(): void
     {
-        $this->as('ines')->onBench($this->machineLike('RT-20', 'TJ-20'), 'throttle', Preparation::RIGHT, '4.2', '0.8', '0.8', '4.2')->see('Bars full left: 0.8 mm. Outside: too tight by 1.2.', 'Every pose is read again after it.');
+        $this
+            ->as('ines')
+            ->onBench($this->machineLike('RT-20', 'TJ-20'), 'throttle', Preparation::RIGHT, '4.2', '0.8', '0.8', '4.2')
+            ->see('Bars full left: 0.8 mm. Outside: too tight by 1.2.', 'Every pose is read again after it.');
         self::assertSame('pose:left', $this->state()['asks']);
         // What to turn stands there itself, and needs no other place to be found.
         self::assertSame('move', $this->state()['next']['kind']);
         self::assertStringContainsString('Next move', $this->text('[data-ask]'));
-        $this->click('[data-ask] [data-primary]')->see('thread')->line('cannot be seen')->await('[data-ask] [data-done]');
+        $this
+            ->click('[data-ask] [data-primary]')
+            ->see('thread')
+            ->line('cannot be seen')
+            ->await('[data-ask] [data-done]');
         $this->click('[data-ask] [data-done]')->see('Moved: pull it fully three times and read it');
     }
 
     public function test_where_the_bars_move_play_by_the_whole_band_the_route_is_looked_at_and_its_mend_is_one_tap(): void
     {
-        $this->as('ines')->onBench($this->machineLike('RT-20', 'TJ-21'), 'throttle', Preparation::RIGHT, '4.0', '6.9', '6.9', '1.2', '1.2');
+        $this
+            ->as('ines')
+            ->onBench(
+                $this->machineLike('RT-20', 'TJ-21'),
+                'throttle',
+                Preparation::RIGHT,
+                '4.0',
+                '6.9',
+                '6.9',
+                '1.2',
+                '1.2',
+            );
         $this->window(390, 844);
         $this->see('Look at the route', 'Play changes more from pose to pose than the band is wide');
         self::assertSame('routing_fault', $this->state()['next']['kind']);
-        $this->click('[data-ask] [data-cure=route][data-primary]')->see('Changed: pull it fully three times and read it');
+        $this
+            ->click('[data-ask] [data-cure=route][data-primary]')
+            ->see('Changed: pull it fully three times and read it');
         self::assertStringStartsWith('in_band', $this->state()['asks']);
     }
 
     public function test_what_is_to_be_read_again_before_a_part_is_blamed_is_asked_by_name_and_once(): void
     {
         // Where its other adjuster stands is known of it from before.
-        $this->as('ines')->onBench('RT-02', 'throttle', 'all ok', 'ok', 'ok', 'ok', 'ok', 'ground', 'thread 0 mm', '3.6', '0.9', '0.9');
-        $this->see('Reading, bars straight', 'Read it once more with bars straight, before a part is blamed.')->window(390, 844);
+        $this
+            ->as('ines')
+            ->onBench(
+                'RT-02',
+                'throttle',
+                'all ok',
+                'ok',
+                'ok',
+                'ok',
+                'ok',
+                'ground',
+                'thread 0 mm',
+                '3.6',
+                '0.9',
+                '0.9',
+            );
+        $this
+            ->see('Reading, bars straight', 'Read it once more with bars straight, before a part is blamed.')
+            ->window(390, 844);
         $this->await('[data-advice]')->accessible('the straight one, read again');
-        self::assertLessThan(844, $this->browser->executeScript('return document.querySelector("[data-advice]").getBoundingClientRect().bottom'), 'the reason is in sight on a phone');
-        $this->line('3.6')->see('Next: Reading, bars full right')->click('[data-go-on]')->gone('[data-go-on]')->line('3.6')->click('[data-go-on]')->see('not enough thread to give the slack');
+        self::assertLessThan(
+            844,
+            $this->browser->executeScript(
+                'return document.querySelector("[data-advice]").getBoundingClientRect().bottom',
+            ),
+            'the reason is in sight on a phone',
+        );
+        $this
+            ->line('3.6')
+            ->see('Next: Reading, bars full right')
+            ->click('[data-go-on]')
+            ->gone('[data-go-on]')
+            ->line('3.6')
+            ->click('[data-go-on]')
+            ->see('not enough thread to give the slack');
         self::assertSame('pose:left', $this->state()['asks']);
-        self::assertSame(2, array_column((array) $this->state()['poses'], 'count', 'pose')['straight'], 'one group, whatever was read in between');
+        self::assertSame(
+            2,
+            array_column((array) $this->state()['poses'], 'count', 'pose')['straight'],
+            'one group, whatever was read in between',
+        );
         $this->server->leave('RT-02', 'throttle');
     }
 
@@ -91,13 +180,26 @@ final class ThrottleJobTest extends BrowserTestCase
     {
         $this->as('ines')->lookedOver('SC-05', 'throttle', 'hot');
         $this->line('4', '4', '4')->line('4', '4', '4')->line('4', '4', '4')->line('yes', 'yes');
-        $this->click('[data-stage=close]')->click('[data-item=sign_off]')->see('Not fit for use yet', 'bars full right');
+        $this
+            ->click('[data-stage=close]')
+            ->click('[data-item=sign_off]')
+            ->see('Not fit for use yet', 'bars full right');
         $this->refusedDirectly('bars full right');
         // Whoever turns to what runs it is told before it runs, and its answer is not taken.
-        $this->click('[data-stage=prove]')->click('[data-item="check:idle_steady"]')->see('Not before what is tried with the engine off.')->line('yes');
-        $this->see('This runs the machine. First, with the engine off: Snaps shut in every pose: not tried yet: bars full right.');
+        $this
+            ->click('[data-stage=prove]')
+            ->click('[data-item="check:idle_steady"]')
+            ->see('Not before what is tried with the engine off.')
+            ->line('yes');
+        $this->see(
+            'This runs the machine. First, with the engine off: Snaps shut in every pose: not tried yet: bars full right.',
+        );
         // The line came back to what it was typed at: a second Enter answers nothing else.
-        $this->keys(WebDriverKeys::ENTER)->settled()->await('[data-item="check:idle_steady"][aria-current=true]')->see('This runs the machine.');
+        $this
+            ->keys(WebDriverKeys::ENTER)
+            ->settled()
+            ->await('[data-item="check:idle_steady"][aria-current=true]')
+            ->see('This runs the machine.');
         self::assertSame('check:snap_shut/right', $this->state()['asks']);
     }
 
@@ -106,11 +208,23 @@ final class ThrottleJobTest extends BrowserTestCase
     {
         $client = new HttpClient($this->server->url);
         $client->signIn('tomas', 'dune-grass-17');
-        $id = static fn (): string => sprintf('%08x-0000-4000-8000-%012x', random_int(0, 0xFFFFFFFF), random_int(0, 0xFFFFFFFFFF));
-        $client->send('POST', "jobs/{$this->job()}/entries", ['id' => $id(), 'at' => date('c'), 'kind' => 'joined', 'body' => new stdClass]);
+        $id = static fn (): string => sprintf(
+            '%08x-0000-4000-8000-%012x',
+            random_int(0, 0xFFFFFFFF),
+            random_int(0, 0xFFFFFFFFFF),
+        );
+        $client->send(
+            'POST',
+            "jobs/{$this->job()}/entries",
+            ['id' => $id(), 'at' => date('c'), 'kind' => 'joined', 'body' => new stdClass],
+        );
         // They have looked at what stands there.
         $after = $client->send('GET', "jobs/{$this->job()}")[1]['state']['head'];
-        [$status, $body] = $client->send('POST', "jobs/{$this->job()}/entries", ['id' => $id(), 'at' => date('c'), 'after' => $after, 'kind' => 'closed', 'body' => ['outcome' => 'fit']]);
+        [$status, $body] = $client->send(
+            'POST',
+            "jobs/{$this->job()}/entries",
+            ['id' => $id(), 'at' => date('c'), 'after' => $after, 'kind' => 'closed', 'body' => ['outcome' => 'fit']],
+        );
         self::assertSame(422, $status);
         self::assertStringContainsString($words, $body['detail'].implode(' ', $body['missing'] ?? []));
     }

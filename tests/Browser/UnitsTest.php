@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
-/** Somebody who thinks in inches meets no millimetre but what was printed or typed so, and what they type bare is in inches. */
+/**
+ * Somebody who thinks in inches meets no millimetre but what was printed or typed so, and what they type bare is in
+ * inches.
+ */
 final class UnitsTest extends BrowserTestCase
 {
     private const STYLE = 'in32';
@@ -14,21 +17,44 @@ final class UnitsTest extends BrowserTestCase
 
     private function chooseInches(): static
     {
-        $this->as('ines')->visit('/')->click('button[aria-haspopup=dialog]')->await('#person-lengths')->accessible('how lengths are read');
-        $this->browser->executeScript('const list = document.querySelector("#person-lengths"); list.value = arguments[0]; list.dispatchEvent(new Event("change", { bubbles: true }))', [self::STYLE]);
+        $this
+            ->as('ines')
+            ->visit('/')
+            ->click('button[aria-haspopup=dialog]')
+            ->await('#person-lengths')
+            ->accessible('how lengths are read');
+        $this->browser->executeScript(
+            'const list = document.querySelector("#person-lengths"); list.value = arguments[0]; list.dispatchEvent(new Event("change", { bubbles: true }))',
+            [self::STYLE],
+        );
 
-        return $this->until('return document.querySelector("#person-lengths")?.value === "in32" || document.querySelector("[role=dialog]") === null', 'the units did not change');
+        return $this->until(
+            'return document.querySelector("#person-lengths")?.value === "in32" || document.querySelector("[role=dialog]") === null',
+            'the units did not change',
+        );
     }
 
     public function test_every_screen_speaks_inches(): void
     {
         $this->chooseInches();
-        $job = $this->browser->executeAsyncScript('const done = arguments[0]; fetch("/api/bench", { headers: { Accept: "application/json" } }).then((r) => r.json()).then((day) => done(day.queue.map((row) => row.control.job).find(Boolean)))');
-        foreach (['/', '/machines', '/machines/RT-14', '/machines/QB-05', '/machines/TR-02', '/due', '/specs', '/shelf', '/shelf/caliper-1/checks', '/causes', '/causes/counts', '/practice', '/specs/1', '/specs/1/next', '/shop', "/jobs/{$job}"] as $path) {
-            $this->visit($path)->until('return document.querySelector("[data-loading]") === null', "{$path} loads for ever");
+        $job = $this->browser->executeAsyncScript(
+            'const done = arguments[0]; fetch("/api/bench", { headers: { Accept: "application/json" } }).then((r) => r.json()).then((day) => done(day.queue.map((row) => row.control.job).find(Boolean)))',
+        );
+        foreach ([
+            '/', '/machines', '/machines/RT-14', '/machines/QB-05', '/machines/TR-02', '/due', '/specs', '/shelf',
+            '/shelf/caliper-1/checks', '/causes', '/causes/counts', '/practice', '/specs/1', '/specs/1/next', '/shop',
+            "/jobs/{$job}",
+        ] as $path) {
+            $this
+                ->visit($path)
+                ->until('return document.querySelector("[data-loading]") === null', "{$path} loads for ever");
             usleep(300_000);
             $lines = explode("\n", (string) $this->browser->executeScript('return document.body.innerText'));
-            $left = array_filter($lines, static fn (string $line): bool => preg_match('/\bmm\b/', $line) === 1 && preg_match(self::AS_IT_IS, $line) !== 1);
+            $left = array_filter(
+                $lines,
+                static fn (string $line): bool => preg_match('/\bmm\b/', $line) === 1
+                    && preg_match(self::AS_IT_IS, $line) !== 1,
+            );
             self::assertSame([], array_values($left), $path);
         }
     }

@@ -22,7 +22,11 @@ final class ApiDocumentTest extends TestCase
             if (! is_array($node)) {
                 return;
             }
-            if (($node['type'] ?? null) === 'object' && isset($node['properties']) && ($node['additionalProperties'] ?? null) !== false) {
+            if (
+                ($node['type'] ?? null) === 'object'
+                && isset($node['properties'])
+                && ($node['additionalProperties'] ?? null) !== false
+            ) {
                 $open[] = $path;
             }
             foreach ($node as $key => $child) {
@@ -36,10 +40,17 @@ final class ApiDocumentTest extends TestCase
 
     public function test_every_list_of_words_is_the_enum_it_names(): void
     {
-        $named = array_filter(Contract::document()['components']['schemas'], static fn (array $schema): bool => isset($schema['x-enum']));
+        $named = array_filter(
+            Contract::document()['components']['schemas'],
+            static fn (array $schema): bool => isset($schema['x-enum']),
+        );
         self::assertGreaterThan(30, count($named));
         foreach ($named as $name => $schema) {
-            self::assertSame(array_column($schema['x-enum']::cases(), 'value'), $schema['enum'], "{$name}: run bin/contract.");
+            self::assertSame(
+                array_column($schema['x-enum']::cases(), 'value'),
+                $schema['enum'],
+                "{$name}: run bin/contract.",
+            );
         }
     }
 
@@ -54,7 +65,11 @@ final class ApiDocumentTest extends TestCase
         $again = [];
         $walk = static function (mixed $node, string $path) use (&$walk, &$again, $lists): void {
             if (is_array($node)) {
-                if (is_array($node['enum'] ?? null) && ! isset($node['x-enum']) && in_array(self::sorted($node['enum']), $lists, true)) {
+                if (
+                    is_array($node['enum'] ?? null)
+                    && ! isset($node['x-enum'])
+                    && in_array(self::sorted($node['enum']), $lists, true)
+                ) {
                     $again[] = $path;
                 }
                 foreach ($node as $key => $child) {

@@ -14,18 +14,38 @@ use Tests\Support\Sources;
 final class AssertionsTest extends TestCase
 {
     /** Assertions that a value in the place of a missing one passes as well as any. */
-    private const PASSED_BY_NOTHING = ['assertLessThan', 'assertLessThanOrEqual', 'assertNotContains', 'assertStringNotContainsString', 'assertNotSame', 'assertFalse', 'assertEmpty'];
+    private const PASSED_BY_NOTHING = [
+        'assertLessThan',
+        'assertLessThanOrEqual',
+        'assertNotContains',
+        'assertStringNotContainsString',
+        'assertNotSame',
+        'assertFalse',
+        'assertEmpty',
+    ];
 
     public function test_none_is_about_what_it_says_itself(): void
     {
-        self::assertSame([], self::found(static fn (Expr\StaticCall|Expr\MethodCall $call): bool => $call instanceof Expr\StaticCall && $call->getArgs() !== []
-            && array_filter($call->getArgs(), static fn (Node\Arg $arg): bool => ! self::isFixed($arg->value)) === []));
+        self::assertSame(
+            [],
+            self::found(
+                static fn (Expr\StaticCall|Expr\MethodCall $call): bool => $call instanceof Expr\StaticCall
+                    && $call->getArgs() !== []
+                    && array_filter(
+                        $call->getArgs(),
+                        static fn (Node\Arg $arg): bool => ! self::isFixed($arg->value),
+                    ) === [],
+            ),
+        );
     }
 
     public function test_none_holds_of_what_is_not_there(): void
     {
         self::assertSame([], self::found(static function (Expr\StaticCall|Expr\MethodCall $call): bool {
-            $stand = (new NodeFinder)->find($call->getArgs(), static fn (Node $node): bool => $node instanceof Expr\BinaryOp\Coalesce && self::isFixed($node->right));
+            $stand = (new NodeFinder)->find(
+                $call->getArgs(),
+                static fn (Node $node): bool => $node instanceof Expr\BinaryOp\Coalesce && self::isFixed($node->right),
+            );
 
             return $stand !== [] && in_array(self::nameOf($call), self::PASSED_BY_NOTHING, true);
         }));
@@ -59,9 +79,16 @@ final class AssertionsTest extends TestCase
     private static function calls(string $code): array
     {
         $tree = Sources::parsed($code);
-        $calls = [...(new NodeFinder)->findInstanceOf($tree, Expr\StaticCall::class), ...(new NodeFinder)->findInstanceOf($tree, Expr\MethodCall::class)];
+        $calls = [
+            ...(new NodeFinder)->findInstanceOf($tree, Expr\StaticCall::class),
+            ...(new NodeFinder)->findInstanceOf($tree, Expr\MethodCall::class),
+        ];
 
-        return array_values(array_filter($calls, static fn (Expr\StaticCall|Expr\MethodCall $call): bool => str_starts_with(self::nameOf($call), 'assert') && ! $call->isFirstClassCallable()));
+        return array_values(array_filter(
+            $calls,
+            static fn (Expr\StaticCall|Expr\MethodCall $call): bool => str_starts_with(self::nameOf($call), 'assert')
+                && ! $call->isFirstClassCallable(),
+        ));
     }
 
     private static function nameOf(Expr\StaticCall|Expr\MethodCall $call): string
@@ -74,6 +101,10 @@ final class AssertionsTest extends TestCase
     {
         return $node instanceof Node\Scalar && ! $node instanceof Node\Scalar\InterpolatedString
             || $node instanceof Expr\ConstFetch
-            || ($node instanceof Expr\Array_ && array_filter($node->items, static fn (?Node\ArrayItem $item): bool => $item !== null && ! self::isFixed($item->value)) === []);
+            || ($node instanceof Expr\Array_
+                && array_filter(
+                    $node->items,
+                    static fn (?Node\ArrayItem $item): bool => $item !== null && ! self::isFixed($item->value),
+                ) === []);
     }
 }

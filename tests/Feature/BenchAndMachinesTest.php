@@ -23,7 +23,12 @@ final class BenchAndMachinesTest extends TestCase
         Control::query()->where('key', 'clutch')->update(['planned_on' => now()->toDateString()]);
         HttpJob::open($this, 'QB-03', 'throttle')->line('ok');
         $day = $this->getJson('/api/bench')->assertOk();
-        self::assertSame(['RT-14', 'QB-03'], array_column($day->json('queue'), 'tag') === ['QB-03', 'RT-14'] ? ['RT-14', 'QB-03'] : array_column($day->json('queue'), 'tag'));
+        self::assertSame(
+            ['RT-14', 'QB-03'],
+            array_column($day->json('queue'), 'tag') === ['QB-03', 'RT-14']
+                ? ['RT-14', 'QB-03']
+                : array_column($day->json('queue'), 'tag'),
+        );
         self::assertSame('QB-03', $day->json('carry_on.tag'));
         self::assertSame('Make safe', $day->json('carry_on.control.stage'));
         self::assertSame('In neutral, parking brake set, wheels chocked.', $day->json('carry_on.control.next'));
@@ -40,8 +45,13 @@ final class BenchAndMachinesTest extends TestCase
         }
         self::assertGreaterThan(10, $n);
         Machine::query()->where('tag', 'QB-01')->update(['retired_at' => now(), 'retired_why' => 'sold']);
-        Control::query()->whereHas('machine', static fn ($m) => $m->where('tag', 'SC-05'))->update(['planned_on' => now()->toDateString()]);
-        $tagged = Control::query()->whereHas('machine', static fn ($m) => $m->where('tag', 'SC-02'))->where('key', 'clutch')->firstOrFail();
+        Control::query()
+            ->whereHas('machine', static fn ($m) => $m->where('tag', 'SC-05'))
+            ->update(['planned_on' => now()->toDateString()]);
+        $tagged = Control::query()
+            ->whereHas('machine', static fn ($m) => $m->where('tag', 'SC-02'))
+            ->where('key', 'clutch')
+            ->firstOrFail();
         $tagged->forceFill(['due_on' => null, 'summary' => ControlSummary::fromArray([
             'job' => 'x', 'at' => now()->toIso8601String(), 'by' => 'Oda', 'outcome' => 'tagged', 'record' => [],
             'tag' => ['reason' => 'Frayed', 'at' => now()->toIso8601String(), 'by' => 'Oda'],
@@ -74,8 +84,19 @@ final class BenchAndMachinesTest extends TestCase
     public function test_machines_are_found_by_tag_plate_name_and_kind(): void
     {
         $this->signIn();
-        foreach (['rt-14' => 'RT-14', 'sfp 514' => 'RT-14', 'strand' => 'QB-03', 'quad' => 'QB-03', 'ridge  trail' => 'RT-14', 'STRAND 450 qb' => 'QB-03'] as $find => $tag) {
-            self::assertSame([$tag], array_column($this->getJson('/api/machines?find='.urlencode($find))->json('machines'), 'tag'), $find);
+        foreach ([
+            'rt-14' => 'RT-14',
+            'sfp 514' => 'RT-14',
+            'strand' => 'QB-03',
+            'quad' => 'QB-03',
+            'ridge  trail' => 'RT-14',
+            'STRAND 450 qb' => 'QB-03',
+        ] as $find => $tag) {
+            self::assertSame(
+                [$tag],
+                array_column($this->getJson('/api/machines?find='.urlencode($find))->json('machines'), 'tag'),
+                $find,
+            );
         }
         $this->getJson('/api/machines?find='.urlencode("%_' or 1=1 --"))->assertOk()->assertJsonPath('machines', []);
         $this->getJson('/api/machines?find[]=x')->assertOk();
@@ -89,7 +110,10 @@ final class BenchAndMachinesTest extends TestCase
         self::assertSame(['Clutch lever', 'Throttle grip'], array_column($machine->json('controls'), 'name'));
         self::assertSame('M8 × 1.25', $machine->json('controls.0.adjusters.0.thread'));
         self::assertNull($machine->json('controls.0.adjusters.0.at_mm'));
-        $this->getJson('/api/machines/ZZ-99')->assertNotFound()->assertJsonPath('detail', 'There is nothing under this address.');
+        $this
+            ->getJson('/api/machines/ZZ-99')
+            ->assertNotFound()
+            ->assertJsonPath('detail', 'There is nothing under this address.');
     }
 
     public function test_other_addresses_of_the_api_are_not_there(): void
@@ -101,7 +125,12 @@ final class BenchAndMachinesTest extends TestCase
 
     public function test_two_who_do_the_same_in_one_moment_get_a_sentence(): void
     {
-        $answer = Problem::response(new UniqueConstraintViolationException('mariadb', 'insert', [], new PDOException('Duplicate entry')));
+        $answer = Problem::response(new UniqueConstraintViolationException(
+            'mariadb',
+            'insert',
+            [],
+            new PDOException('Duplicate entry'),
+        ));
         self::assertSame(409, $answer->getStatusCode());
         self::assertStringContainsString('Somebody did the same in this moment', (string) $answer->getContent());
     }
@@ -116,7 +145,13 @@ final class BenchAndMachinesTest extends TestCase
     public function test_the_page_comes_with_headers_that_keep_others_out(): void
     {
         $response = $this->get('/');
-        $response->assertHeader('X-Content-Type-Options', 'nosniff')->assertHeader('X-Frame-Options', 'DENY')->assertHeader('Referrer-Policy', 'same-origin');
-        self::assertStringContainsString("default-src 'self'", (string) $response->headers->get('Content-Security-Policy'));
+        $response
+            ->assertHeader('X-Content-Type-Options', 'nosniff')
+            ->assertHeader('X-Frame-Options', 'DENY')
+            ->assertHeader('Referrer-Policy', 'same-origin');
+        self::assertStringContainsString(
+            "default-src 'self'",
+            (string) $response->headers->get('Content-Security-Policy'),
+        );
     }
 }

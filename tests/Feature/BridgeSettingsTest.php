@@ -20,11 +20,23 @@ final class BridgeSettingsTest extends TestCase
     {
         $json = (string) file_get_contents(self::ROOT.'/docs/formats/examples/gauges/settings.json');
         $settings = Settings::fromJson($json);
-        self::assertSame(['caliper-1', 'indicator-1', 'caliper-2', 'pull-500'], array_map(static fn ($one): string => $one->instrument, $settings->gauges));
-        self::assertSame(['4800', 'raw', '-echo', 'clocal', '-hupcl', 'cs7', 'cstopb', 'parenb', '-parodd'], $settings->gauges[0]->serial->forStty());
-        self::assertSame(['9600', 'raw', '-echo', 'clocal', '-hupcl', 'cs8', '-cstopb', '-parenb'], $settings->gauges[1]->serial->forStty());
+        self::assertSame(
+            ['caliper-1', 'indicator-1', 'caliper-2', 'pull-500'],
+            array_map(static fn ($one): string => $one->instrument, $settings->gauges),
+        );
+        self::assertSame(
+            ['4800', 'raw', '-echo', 'clocal', '-hupcl', 'cs7', 'cstopb', 'parenb', '-parodd'],
+            $settings->gauges[0]->serial->forStty(),
+        );
+        self::assertSame(
+            ['9600', 'raw', '-echo', 'clocal', '-hupcl', 'cs8', '-cstopb', '-parenb'],
+            $settings->gauges[1]->serial->forStty(),
+        );
         self::assertSame(['READ?', 'N'], [$settings->gauges[3]->ask, $settings->gauges[3]->reads->unit?->value]);
-        self::assertSame([false, false, false, true], array_map(static fn ($one): bool => $one->records, $settings->gauges));
+        self::assertSame(
+            [false, false, false, true],
+            array_map(static fn ($one): bool => $one->records, $settings->gauges),
+        );
         self::assertTrue(self::fitsSchema($json));
     }
 
@@ -37,20 +49,36 @@ final class BridgeSettingsTest extends TestCase
         yield 'no gauge' => [['gauges' => []], 'no gauge is named'];
         yield 'neither port nor address' => [['gauges' => [['instrument' => 'x']]], 'name either the “port”'];
         yield 'both' => [['gauges' => [$gauge + ['address' => '10.0.0.1:5025']]], 'name either the “port”'];
-        yield 'an address without a port' => [['gauges' => [['instrument' => 'x', 'address' => '10.0.0.1']]], 'an address has a port'];
+        yield 'an address without a port' => [
+            ['gauges' => [['instrument' => 'x', 'address' => '10.0.0.1']]],
+            'an address has a port',
+        ];
         yield 'a parity that is none' => [['gauges' => [$gauge + ['parity' => 'mark']]], 'parity is none, even or odd'];
         yield 'a speed of nothing' => [['gauges' => [$gauge + ['speed' => 0]]], 'speed'];
         yield 'a word nobody knows' => [['gauges' => [$gauge + ['colour' => 'red']]], 'colour'];
         yield 'a unit that is none' => [['gauges' => [$gauge + ['unit' => 'furlong']]], 'this is no unit'];
-        yield 'two on one wire' => [['gauges' => [$gauge, ['instrument' => 'other'] + $gauge]], 'Say for each what its lines begin with'];
-        yield 'two that begin alike' => [['gauges' => [$gauge + ['before' => 'A'], $gauge + ['before' => 'A1']]], 'Say for each what its lines begin with'];
+        yield 'two on one wire' => [
+            ['gauges' => [$gauge, ['instrument' => 'other'] + $gauge]],
+            'Say for each what its lines begin with',
+        ];
+        yield 'two that begin alike' => [
+            ['gauges' => [$gauge + ['before' => 'A'], $gauge + ['before' => 'A1']]],
+            'Say for each what its lines begin with',
+        ];
     }
 
     /** @param  array<string, mixed>  $with */
     #[DataProvider('wrong')]
     public function test_what_is_wrong_is_named(array $with, string $says): void
     {
-        $json = (string) json_encode($with + ['server' => 'http://127.0.0.1:8080', 'token' => 'x', 'gauges' => [['instrument' => 'caliper-1', 'port' => '/dev/ttyUSB0']]]);
+        $json = (string) json_encode(
+            $with
+                + [
+                    'server' => 'http://127.0.0.1:8080',
+                    'token' => 'x',
+                    'gauges' => [['instrument' => 'caliper-1', 'port' => '/dev/ttyUSB0']],
+                ],
+        );
         $this->expectException(BadFile::class);
         $this->expectExceptionMessage($says);
         Settings::fromJson($json);
@@ -58,7 +86,14 @@ final class BridgeSettingsTest extends TestCase
 
     public function test_the_programs_say_how_they_are_used(): void
     {
-        foreach ([['bin/gauges'], ['bin/gauges', '/nowhere.json'], ['bin/gauge-sim'], ['bin/gauge-sim', 'ruler', '--line', '/tmp/x'], ['bin/gauge-sim', 'caliper'], ['bin/gauge-sim', 'caliper', '--line', '/tmp/x', '--loud', 'yes']] as $command) {
+        foreach ([
+            ['bin/gauges'],
+            ['bin/gauges', '/nowhere.json'],
+            ['bin/gauge-sim'],
+            ['bin/gauge-sim', 'ruler', '--line', '/tmp/x'],
+            ['bin/gauge-sim', 'caliper'],
+            ['bin/gauge-sim', 'caliper', '--line', '/tmp/x', '--loud', 'yes'],
+        ] as $command) {
             $process = new Process($command, self::ROOT);
             self::assertSame(2, $process->run(), implode(' ', $command));
             self::assertNotSame('', $process->getErrorOutput());
@@ -72,7 +107,10 @@ final class BridgeSettingsTest extends TestCase
 
     private static function fitsSchema(string $json): bool
     {
-        $schema = json_decode((string) file_get_contents(self::ROOT.'/docs/formats/gauges.schema.json'), flags: JSON_THROW_ON_ERROR);
+        $schema = json_decode(
+            (string) file_get_contents(self::ROOT.'/docs/formats/gauges.schema.json'),
+            flags: JSON_THROW_ON_ERROR,
+        );
         assert(is_object($schema));
 
         return (new Validator)->validate(json_decode($json), $schema)->isValid();

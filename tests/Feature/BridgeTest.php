@@ -34,14 +34,23 @@ final class BridgeTest extends TestCase
 
     public function test_two_gauges_at_once_are_kept_in_order_through_a_restart(): void
     {
-        file_put_contents("{$this->folder}/settings.json", json_encode(['server' => 'http://127.0.0.1:9', 'token' => 'x', 'gauges' => [
-            ['instrument' => 'caliper-1', 'port' => "{$this->folder}/one"], ['instrument' => 'indicator-1', 'port' => "{$this->folder}/two"],
-        ]]));
+        file_put_contents(
+            "{$this->folder}/settings.json",
+            json_encode([
+                'server' => 'http://127.0.0.1:9',
+                'token' => 'x',
+                'gauges' => [
+                    ['instrument' => 'caliper-1', 'port' => "{$this->folder}/one"],
+                    ['instrument' => 'indicator-1', 'port' => "{$this->folder}/two"],
+                ],
+            ]),
+        );
         $caliper = $this->gauge('caliper', 'one');
         $indicator = $this->gauge('indicator', 'two');
         $bridge = $this->bridge();
         $this->awaitSaid($bridge, 'Listening.', 2);
-        // Somebody else has its old place by the time that it is plugged in again: its name leads to another device then.
+        // Somebody else has its old place by the time that it is plugged in again: its name leads to another device
+        // then.
         $caliper->write("unplug\n");
         $this->awaitSaid($bridge, 'Unplugged.');
         $this->gauge('force', 'three');
@@ -71,9 +80,14 @@ final class BridgeTest extends TestCase
 
     public function test_what_a_force_gauge_sends_by_itself_is_one_recording_and_a_press_is_a_press(): void
     {
-        file_put_contents("{$this->folder}/settings.json", json_encode(['server' => 'http://127.0.0.1:9', 'token' => 'x', 'gauges' => [
-            ['instrument' => 'pull-500', 'port' => "{$this->folder}/one", 'records' => true],
-        ]]));
+        file_put_contents(
+            "{$this->folder}/settings.json",
+            json_encode([
+                'server' => 'http://127.0.0.1:9',
+                'token' => 'x',
+                'gauges' => [['instrument' => 'pull-500', 'port' => "{$this->folder}/one", 'records' => true]],
+            ]),
+        );
         $force = $this->gauge('force', 'one');
         $bridge = $this->bridge();
         $this->awaitSaid($bridge, 'Listening.');
@@ -89,7 +103,10 @@ final class BridgeTest extends TestCase
         self::assertMatchesRegularExpression('/^N 4[78]\.\d$/', $kept[0]['line']);
         $lines = $kept[1]['lines'];
         self::assertGreaterThan(30, count($lines));
-        $rest = array_filter(array_column($lines, 0), static fn (int $ms): bool => $ms < $lines[0][0] || $ms > $lines[count($lines) - 1][0]);
+        $rest = array_filter(
+            array_column($lines, 0),
+            static fn (int $ms): bool => $ms < $lines[0][0] || $ms > $lines[count($lines) - 1][0],
+        );
         self::assertSame([], $rest, 'in the order of their times');
         $forces = array_map(static fn (array $one): float => (float) substr($one[1], 2), $lines);
         self::assertGreaterThan($forces[0] + 10, $forces[intdiv(count($forces), 2)], 'it gets heavy');
@@ -100,7 +117,13 @@ final class BridgeTest extends TestCase
     private function gauge(string $kind, string $line): InputStream
     {
         $words = new InputStream;
-        $this->running[] = $gauge = new Process([PHP_BINARY, 'bin/gauge-sim', $kind, '--line', "{$this->folder}/{$line}"], self::ROOT, null, $words, null);
+        $this->running[] = $gauge = new Process(
+            [PHP_BINARY, 'bin/gauge-sim', $kind, '--line', "{$this->folder}/{$line}"],
+            self::ROOT,
+            null,
+            $words,
+            null,
+        );
         $gauge->start();
 
         return $words;
@@ -116,7 +139,13 @@ final class BridgeTest extends TestCase
 
     private function bridge(): Process
     {
-        $this->running[] = $bridge = new Process([PHP_BINARY, 'bin/gauges', "{$this->folder}/settings.json"], self::ROOT, null, null, null);
+        $this->running[] = $bridge = new Process(
+            [PHP_BINARY, 'bin/gauges', "{$this->folder}/settings.json"],
+            self::ROOT,
+            null,
+            null,
+            null,
+        );
         $bridge->start();
 
         return $bridge;
@@ -131,6 +160,10 @@ final class BridgeTest extends TestCase
             }
             usleep(50_000);
         }
-        self::assertGreaterThanOrEqual($times, substr_count($bridge->getOutput(), $text), "It never said “{$text}”:\n{$bridge->getOutput()}{$bridge->getErrorOutput()}");
+        self::assertGreaterThanOrEqual(
+            $times,
+            substr_count($bridge->getOutput(), $text),
+            "It never said “{$text}”:\n{$bridge->getOutput()}{$bridge->getErrorOutput()}",
+        );
     }
 }

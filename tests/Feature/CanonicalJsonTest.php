@@ -49,7 +49,10 @@ final class CanonicalJsonTest extends TestCase
 
     public function test_nothing_of_how_it_was_written_is_left(): void
     {
-        self::assertSame('{"a":[1,4.5,null,true,{}],"b":"é/\n"}', CanonicalJson::of(json_decode("{ \"b\" : \"\\u00e9\\/\\n\",\n \"a\":[1.0, 4.50,null , true,{}] }")));
+        self::assertSame(
+            '{"a":[1,4.5,null,true,{}],"b":"é/\n"}',
+            CanonicalJson::of(json_decode("{ \"b\" : \"\\u00e9\\/\\n\",\n \"a\":[1.0, 4.50,null , true,{}] }")),
+        );
         $value = ['x' => 0.1 + 0.2, 'list' => [], 'map' => (object) []];
         self::assertSame(CanonicalJson::of($value), CanonicalJson::of(json_decode((string) json_encode($value))));
     }

@@ -33,8 +33,10 @@ final class ChainTest extends TestCase
         foreach ($rows as $row) {
             // Written out here by hand, as docs/formats/shop.md says it, with keys in the order of RFC 8785.
             $said = array_filter([
-                'after' => $row->after, 'at' => $row->at, 'body' => json_decode($row->body), 'by' => json_decode($row->by), 'device' => $row->device, 'id' => $row->id, 'job_id' => $row->job_id,
-                'kind' => $row->kind, 'line' => $row->line, 'received_at' => $row->received_at, 'seq' => $row->seq, 'visit_id' => $row->visit_id,
+                'after' => $row->after, 'at' => $row->at, 'body' => json_decode($row->body),
+                'by' => json_decode($row->by), 'device' => $row->device, 'id' => $row->id, 'job_id' => $row->job_id,
+                'kind' => $row->kind, 'line' => $row->line, 'received_at' => $row->received_at, 'seq' => $row->seq,
+                'visit_id' => $row->visit_id,
             ], static fn (mixed $one): bool => $one !== null);
             self::assertSame($before = hash('sha256', $before.self::sorted($said)), $row->chain, "number {$row->seq}");
         }
@@ -46,15 +48,38 @@ final class ChainTest extends TestCase
     /** @return iterable<string, array{Closure(string): mixed, string}> */
     public static function tampered(): iterable
     {
-        $row = static fn (string $visit, int $seq) => DB::table('entries')->where('visit_id', $visit)->where('seq', $seq);
-        yield 'a value' => [static fn (string $visit) => $row($visit, 4)->update(['body' => DB::raw("json_set(body, '$.added', 1)")]), 'This row was altered, or a row before it was added or taken out: entry %4, number 4'];
-        yield 'a name' => [static fn (string $visit) => $row($visit, 5)->update(['by' => DB::raw("json_set(`by`, '$.name', 'Nobody')")]), 'This row was altered, or a row before it was added or taken out: entry %5, number 5'];
-        yield 'a moment' => [static fn (string $visit) => $row($visit, 3)->update(['received_at' => '2020-01-01 00:00:00.000']), 'entry %3, number 3'];
-        yield 'a device' => [static fn (string $visit) => $row($visit, 3)->update(['device' => 'another']), 'entry %3, number 3'];
-        yield 'a row is gone' => [static fn (string $visit) => $row($visit, 4)->delete(), 'After number 3 a row was taken out before this one: entry %5, number 5'];
+        $row = static fn (string $visit, int $seq) => DB::table('entries')
+            ->where('visit_id', $visit)
+            ->where('seq', $seq);
+        yield 'a value' => [
+            static fn (string $visit) => $row($visit, 4)->update(['body' => DB::raw("json_set(body, '$.added', 1)")]),
+            'This row was altered, or a row before it was added or taken out: entry %4, number 4',
+        ];
+        yield 'a name' => [
+            static fn (string $visit) => $row($visit, 5)->update(['by' => DB::raw(
+                "json_set(`by`, '$.name', 'Nobody')",
+            )]),
+            'This row was altered, or a row before it was added or taken out: entry %5, number 5',
+        ];
+        yield 'a moment' => [
+            static fn (string $visit) => $row($visit, 3)->update(['received_at' => '2020-01-01 00:00:00.000']),
+            'entry %3, number 3',
+        ];
+        yield 'a device' => [
+            static fn (string $visit) => $row($visit, 3)->update(['device' => 'another']),
+            'entry %3, number 3',
+        ];
+        yield 'a row is gone' => [
+            static fn (string $visit) => $row($visit, 4)->delete(),
+            'After number 3 a row was taken out before this one: entry %5, number 5',
+        ];
         yield 'a row is gone and the numbers closed up' => [static function (string $visit) use ($row): void {
             $row($visit, 4)->delete();
-            DB::table('entries')->where('visit_id', $visit)->where('seq', '>', 4)->orderBy('seq')->update(['seq' => DB::raw('seq - 1')]);
+            DB::table('entries')
+                ->where('visit_id', $visit)
+                ->where('seq', '>', 4)
+                ->orderBy('seq')
+                ->update(['seq' => DB::raw('seq - 1')]);
         }, 'entry %5, number 4'];
         yield 'two rows change places' => [static function (string $visit) use ($row): void {
             $row($visit, 4)->update(['seq' => 999]);
@@ -63,9 +88,14 @@ final class ChainTest extends TestCase
         }, 'entry %5, number 4'];
         yield 'a row is added at the end' => [static function (string $visit): void {
             $last = (array) DB::table('entries')->where('visit_id', $visit)->orderByDesc('seq')->first();
-            DB::table('entries')->insert(['id' => '00000000-0000-4000-8000-000000000001', 'seq' => $last['seq'] + 1] + $last);
+            DB::table('entries')->insert(
+                ['id' => '00000000-0000-4000-8000-000000000001', 'seq' => $last['seq'] + 1] + $last,
+            );
         }, 'entry 00000000-0000-4000-8000-000000000001'];
-        yield 'no chain' => [static fn (string $visit) => $row($visit, 2)->update(['chain' => null]), 'entry %2, number 2'];
+        yield 'no chain' => [
+            static fn (string $visit) => $row($visit, 2)->update(['chain' => null]),
+            'entry %2, number 2',
+        ];
     }
 
     /** @param  Closure(string): mixed  $tamper */
@@ -76,7 +106,11 @@ final class ChainTest extends TestCase
         $visit = JobHead::find($this->job()->id)->visit;
         $ids = DB::table('entries')->where('visit_id', $visit)->pluck('id', 'seq');
         $tamper($visit);
-        $says = (string) preg_replace_callback('/%(\d)/', static fn (array $of): string => (string) $ids[(int) $of[1]], $says);
+        $says = (string) preg_replace_callback(
+            '/%(\d)/',
+            static fn (array $of): string => (string) $ids[(int) $of[1]],
+            $says,
+        );
         $complaint = (string) (new ChainCheck)->complaint();
         self::assertStringContainsString($says, $complaint);
         self::assertStringContainsString(' on RT-14.', $complaint);
@@ -88,10 +122,19 @@ final class ChainTest extends TestCase
     {
         $job = $this->job();
         $id = (string) Str::uuid();
-        Pictures::keep(JobHead::find($job->id), User::query()->where('login', 'ines')->firstOrFail(), $id, Picture::png(), CarbonImmutable::now());
+        Pictures::keep(
+            JobHead::find($job->id),
+            User::query()->where('login', 'ines')->firstOrFail(),
+            $id,
+            Picture::png(),
+            CarbonImmutable::now(),
+        );
         self::assertNull((new ChainCheck)->complaint());
         DB::table('photos')->where('id', $id)->update(['jpeg' => 'another']);
-        self::assertSame("The picture {$id} in photos is not the one that was taken in.", (new ChainCheck)->complaint());
+        self::assertSame(
+            "The picture {$id} in photos is not the one that was taken in.",
+            (new ChainCheck)->complaint(),
+        );
     }
 
     public function test_rows_from_before_there_was_a_chain_are_chained_by_the_upgrade(): void
@@ -128,7 +171,10 @@ final class ChainTest extends TestCase
         $visit = JobHead::find($this->job()->id)->visit;
         $day = CarbonImmutable::now('UTC')->format('Y-m-d');
         $kept = DayHeads::on($day);
-        DB::table('entries')->where('visit_id', $visit)->where('seq', 4)->update(['line' => 'as somebody would have it']);
+        DB::table('entries')
+            ->where('visit_id', $visit)
+            ->where('seq', 4)
+            ->update(['line' => 'as somebody would have it']);
         Rechain::visit($visit);
         self::assertNull((new ChainCheck)->complaint());
         self::assertNotSame($kept, DayHeads::on($day));
@@ -153,10 +199,20 @@ final class ChainTest extends TestCase
             $pairs = get_object_vars($value);
             ksort($pairs, SORT_STRING);
 
-            return '{'.implode(',', array_map(static fn (string $key): string => json_encode($key).':'.self::sorted($pairs[$key]), array_map(strval(...), array_keys($pairs)))).'}';
+            return '{'
+                .implode(
+                    ',',
+                    array_map(
+                        static fn (string $key): string => json_encode($key).':'.self::sorted($pairs[$key]),
+                        array_map(strval(...), array_keys($pairs)),
+                    ),
+                )
+                .'}';
         }
         if (is_array($value)) {
-            return array_is_list($value) ? '['.implode(',', array_map(self::sorted(...), $value)).']' : self::sorted((object) $value);
+            return array_is_list($value)
+                ? '['.implode(',', array_map(self::sorted(...), $value)).']'
+                : self::sorted((object) $value);
         }
 
         return (string) json_encode($value, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);

@@ -25,7 +25,10 @@ final class ClosingTest extends TestCase
         $theirs->line('n the strands are whole after all')->assertOk();
         $this->signIn();
         $refused = $mine->body('closed', ['outcome' => 'tagged'])->assertConflict();
-        self::assertSame('Tomas wrote in this job since you looked. Look at what stands there now, then sign.', $refused->json('detail'));
+        self::assertSame(
+            'Tomas wrote in this job since you looked. Look at what stands there now, then sign.',
+            $refused->json('detail'),
+        );
         self::assertNull($this->getJson("/api/jobs/{$mine->id}")->json('state.closed'));
         HttpJob::resume($this, $mine->id)->body('closed', ['outcome' => 'tagged'])->assertOk();
     }
@@ -34,7 +37,10 @@ final class ClosingTest extends TestCase
     {
         $job = $this->done(HttpJob::open($this->signIn()));
         $record = EntryRow::query()->where('job_id', $job->id)->where('kind', 'closed')->firstOrFail()->body['record'];
-        self::assertSame(['inside', '10 to 20 mm at the lever tip', 'Tolvane service book, 2nd edition, page 3-11'], [$record['left']['verdict'], $record['spec'], $record['source']]);
+        self::assertSame(
+            ['inside', '10 to 20 mm at the lever tip', 'Tolvane service book, 2nd edition, page 3-11'],
+            [$record['left']['verdict'], $record['spec'], $record['source']],
+        );
         self::assertSame($job->state['engine'], $record['engine']);
         self::assertGreaterThan(0.95, $record['left']['chance_inside']);
         self::assertSame(['passed'], array_values(array_unique(array_column($record['gates'], 'status'))));
@@ -46,7 +52,9 @@ final class ClosingTest extends TestCase
         foreach (['yes', 'yes', 'ok', 'ok', 'yes', 'holds', 'middle', 'ok'] as $answer) {
             $job->line($answer)->assertOk();
         }
-        $job->body('closed', ['outcome' => 'fit', 'record' => ['left' => ['mm' => 11, 'verdict' => 'perfect']]])->assertOk();
+        $job
+            ->body('closed', ['outcome' => 'fit', 'record' => ['left' => ['mm' => 11, 'verdict' => 'perfect']]])
+            ->assertOk();
         $record = EntryRow::query()->where('job_id', $job->id)->where('kind', 'closed')->firstOrFail()->body['record'];
         self::assertSame('inside', $record['left']['verdict']);
     }
@@ -77,7 +85,10 @@ final class ClosingTest extends TestCase
     {
         $job = $this->done(HttpJob::open($this->signIn()));
         $state = $this->getJson("/api/jobs/{$job->id}")->assertOk()->json('state');
-        self::assertSame(['fit', 'Ines', 'over'], [$state['closed']['outcome'], $state['closed']['by'], $state['next']['kind']]);
+        self::assertSame(
+            ['fit', 'Ines', 'over'],
+            [$state['closed']['outcome'], $state['closed']['by'], $state['next']['kind']],
+        );
         self::assertSame([false], array_values(array_unique(array_column($state['log'], 'can_void'))));
     }
 

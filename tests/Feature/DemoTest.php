@@ -16,7 +16,11 @@ use Tests\TestCase;
 
 final class DemoTest extends TestCase
 {
-    private const TABLES = ['practice_tasks', 'practice_group_people', 'practice_groups', 'complaint_answers', 'complaints', 'intakes', 'presences', 'meter_readings', 'audits', 'spec_sketches', 'traces', 'entries', 'control_jobs', 'visits', 'known_cables', 'controls', 'spec_versions', 'machines', 'instrument_checks', 'instruments', 'users'];
+    private const TABLES = [
+        'practice_tasks', 'practice_group_people', 'practice_groups', 'complaint_answers', 'complaints', 'intakes',
+        'presences', 'meter_readings', 'audits', 'spec_sketches', 'traces', 'entries', 'control_jobs', 'visits',
+        'known_cables', 'controls', 'spec_versions', 'machines', 'instrument_checks', 'instruments', 'users',
+    ];
 
     public function test_the_demo_is_the_same_for_the_same_day_and_tells_its_stories(): void
     {

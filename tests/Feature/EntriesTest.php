@@ -51,10 +51,22 @@ final class EntriesTest extends TestCase
         $this->signIn();
         $job = HttpJob::open($this)->ready();
         $rows = $job->rows();
-        self::assertStringContainsString('No such adjuster', (string) $job->line('+1t', ['adjuster' => 'cam'])->assertStatus(422)->json('detail'));
-        self::assertStringContainsString('“cam” is not an adjuster', (string) $job->body('move', ['adjuster' => 'cam', 'turns' => 1])->assertStatus(422)->json('detail'));
-        self::assertStringContainsString('bars full left', (string) $job->line('25', ['pose' => 'left'])->assertStatus(422)->json('detail'));
-        self::assertStringContainsString('$.shown.pose', (string) $job->line('25', ['pose' => 'upside down'])->assertStatus(422)->json('detail'));
+        self::assertStringContainsString(
+            'No such adjuster',
+            (string) $job->line('+1t', ['adjuster' => 'cam'])->assertStatus(422)->json('detail'),
+        );
+        self::assertStringContainsString(
+            '“cam” is not an adjuster',
+            (string) $job->body('move', ['adjuster' => 'cam', 'turns' => 1])->assertStatus(422)->json('detail'),
+        );
+        self::assertStringContainsString(
+            'bars full left',
+            (string) $job->line('25', ['pose' => 'left'])->assertStatus(422)->json('detail'),
+        );
+        self::assertStringContainsString(
+            '$.shown.pose',
+            (string) $job->line('25', ['pose' => 'upside down'])->assertStatus(422)->json('detail'),
+        );
         self::assertSame($rows, $job->rows());
     }
 
@@ -63,11 +75,20 @@ final class EntriesTest extends TestCase
         $this->signIn();
         $job = HttpJob::open($this)->ready();
         $rows = $job->rows();
-        $entry = ['id' => (string) Str::uuid(), 'at' => now()->toIso8601String(), 'by' => 'ines', 'line' => '25', 'shown' => ['item' => 'reading:found', 'instrument' => 'rule-300']];
+        $entry = [
+            'id' => (string) Str::uuid(),
+            'at' => now()->toIso8601String(),
+            'by' => 'ines',
+            'line' => '25',
+            'shown' => ['item' => 'reading:found', 'instrument' => 'rule-300'],
+        ];
         $this->signIn('tomas');
         $answer = $this->postJson("/api/jobs/{$job->id}/entries", $entry)->assertStatus(409);
         self::assertSame('/problems/written-by-another', $answer->json('type'));
-        self::assertSame('This was written by Ines, and Tomas is signed in here now. It is kept on its device until Ines signs in there again.', $answer->json('detail'));
+        self::assertSame(
+            'This was written by Ines, and Tomas is signed in here now. It is kept on its device until Ines signs in there again.',
+            $answer->json('detail'),
+        );
         self::assertSame($rows, $job->rows(), 'nothing is stored under the wrong name');
         $this->signIn();
         $stored = $this->postJson("/api/jobs/{$job->id}/entries", $entry)->assertOk()->json('state.log');
@@ -80,12 +101,22 @@ final class EntriesTest extends TestCase
     {
         $this->signIn();
         $job = HttpJob::open($this);
-        $this->raw('POST', "/api/jobs/{$job->id}/entries", '{"id":')->assertStatus(400)->assertJsonPath('title', 'Not JSON');
+        $this
+            ->raw('POST', "/api/jobs/{$job->id}/entries", '{"id":')
+            ->assertStatus(400)
+            ->assertJsonPath('title', 'Not JSON');
         $this->raw('POST', "/api/jobs/{$job->id}/entries", '')->assertStatus(400);
         $this->raw('POST', "/api/jobs/{$job->id}/entries", '[]')->assertStatus(422);
         $this->raw('POST', "/api/jobs/{$job->id}/entries", '"text"')->assertStatus(422);
-        $this->raw('POST', "/api/jobs/{$job->id}/entries", str_repeat('[', 200).str_repeat(']', 200))->assertStatus(400);
-        $this->postJson('/api/jobs/'.Str::uuid().'/entries', ['id' => (string) Str::uuid(), 'at' => now()->toIso8601String(), 'line' => 'ok'])->assertNotFound();
+        $this
+            ->raw('POST', "/api/jobs/{$job->id}/entries", str_repeat('[', 200).str_repeat(']', 200))
+            ->assertStatus(400);
+        $this
+            ->postJson(
+                '/api/jobs/'.Str::uuid().'/entries',
+                ['id' => (string) Str::uuid(), 'at' => now()->toIso8601String(), 'line' => 'ok'],
+            )
+            ->assertNotFound();
         $job->send(['line' => 'ok', 'colour' => 'red'])->assertStatus(422);
         $job->send(['line' => 'ok', 'kind' => 'note'])->assertStatus(422);
         $job->send(['id' => 'seven', 'line' => 'ok'])->assertStatus(422);
@@ -95,7 +126,10 @@ final class EntriesTest extends TestCase
         $job->send(['line' => 25])->assertStatus(422);
         $job->send(['kind' => 'rudder', 'body' => []])->assertStatus(422);
         $job->send(['kind' => 'note', 'body' => 'text'])->assertStatus(422);
-        $job->body('opened', ['control' => 'x', 'standing' => ['shelf' => []]])->assertStatus(422)->assertJsonPath('detail', 'A job is opened from the machine\'s page.');
+        $job
+            ->body('opened', ['control' => 'x', 'standing' => ['shelf' => []]])
+            ->assertStatus(422)
+            ->assertJsonPath('detail', 'A job is opened from the machine\'s page.');
         self::assertSame(1, $job->rows());
     }
 
@@ -103,7 +137,19 @@ final class EntriesTest extends TestCase
     {
         $this->signIn();
         $job = HttpJob::open($this);
-        $this->call('POST', "/api/jobs/{$job->id}/entries", [], [], [], ['CONTENT_LENGTH' => (string) (1 << 30), 'CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], '{}')
+        $this->call(
+            'POST',
+            "/api/jobs/{$job->id}/entries",
+            [],
+            [],
+            [],
+            [
+                'CONTENT_LENGTH' => (string) (1 << 30),
+                'CONTENT_TYPE' => 'application/json',
+                'HTTP_ACCEPT' => 'application/json',
+            ],
+            '{}',
+        )
             ->assertStatus(413);
     }
 
@@ -116,7 +162,10 @@ final class EntriesTest extends TestCase
         $rows = $job->rows();
         $head = $job->state['head'];
         $job->resend($sent)->assertOk()->assertJsonPath('state.head', $head);
-        $job->resend(['line' => '26.3'] + $sent)->assertStatus(409)->assertJsonPath('detail', 'Another entry was already written under this id. Nothing was changed.');
+        $job
+            ->resend(['line' => '26.3'] + $sent)
+            ->assertStatus(409)
+            ->assertJsonPath('detail', 'Another entry was already written under this id. Nothing was changed.');
         self::assertSame($rows, $job->rows());
     }
 
@@ -126,7 +175,10 @@ final class EntriesTest extends TestCase
         $one = HttpJob::open($this)->ready();
         $one->line('n boot torn')->assertOk();
         $other = HttpJob::open($this, 'QB-03', 'throttle');
-        $other->resend($one->lastSent)->assertStatus(409)->assertJsonPath('detail', 'Another entry was already written under this id. Nothing was changed.');
+        $other
+            ->resend($one->lastSent)
+            ->assertStatus(409)
+            ->assertJsonPath('detail', 'Another entry was already written under this id. Nothing was changed.');
         self::assertCount(1, $other->state['log']);
     }
 
@@ -135,12 +187,18 @@ final class EntriesTest extends TestCase
         $this->signIn();
         $job = HttpJob::open($this);
         $this->signIn('tomas');
-        self::assertStringContainsString('Tomas is not on this job.', (string) $job->line('ok')->assertStatus(422)->json('detail'));
+        self::assertStringContainsString(
+            'Tomas is not on this job.',
+            (string) $job->line('ok')->assertStatus(422)->json('detail'),
+        );
         $job->body('joined', [])->assertOk();
         $job->line('tag frayed wire')->assertOk();
         $job->body('closed', ['outcome' => 'tagged'])->assertOk();
         $rows = $job->rows();
-        self::assertStringContainsString('This job was closed by Tomas', (string) $job->line('n more')->assertStatus(422)->json('detail'));
+        self::assertStringContainsString(
+            'This job was closed by Tomas',
+            (string) $job->line('n more')->assertStatus(422)->json('detail'),
+        );
         self::assertSame($rows, $job->rows());
     }
 
@@ -154,12 +212,25 @@ final class EntriesTest extends TestCase
         $job->line('+1f', ['adjuster' => 'perch'])->assertOk();
         $this->signIn();
         $rows = $job->rows();
-        $job->send(['kind' => 'check', 'body' => ['key' => 'arm_loose', 'answer' => 'yes'], 'after' => $seen])->assertOk();
+        $job
+            ->send(['kind' => 'check', 'body' => ['key' => 'arm_loose', 'answer' => 'yes'], 'after' => $seen])
+            ->assertOk();
         self::assertSame($rows + 1, $job->rows(), 'nothing that was said is lost');
-        $open = static fn (array $state): array => array_column(array_filter(array_merge(...array_column($state['stages'], 'items')), static fn (array $item): bool => $item['key'] === 'check:arm_loose'), 'done');
+        $open = static fn (array $state): array => array_column(
+            array_filter(
+                array_merge(...array_column($state['stages'], 'items')),
+                static fn (array $item): bool => $item['key'] === 'check:arm_loose',
+            ),
+            'done',
+        );
         self::assertSame([false], $open($job->state));
-        self::assertContains('Ines had not seen what Tomas did meanwhile. Asked again: Release arm loose by hand, just feelable.',
-            array_values(array_filter($job->state['warnings'], static fn (string $one): bool => str_contains($one, 'meanwhile'))));
+        self::assertContains(
+            'Ines had not seen what Tomas did meanwhile. Asked again: Release arm loose by hand, just feelable.',
+            array_values(array_filter(
+                $job->state['warnings'],
+                static fn (string $one): bool => str_contains($one, 'meanwhile'),
+            )),
+        );
         $job->body('check', ['key' => 'arm_loose', 'answer' => 'yes'])->assertOk();
         self::assertSame([true], $open($job->state));
     }
@@ -171,8 +242,10 @@ final class EntriesTest extends TestCase
         $cover = $this->coverOf($clutch);
         $clutch->body('cover', ['adjuster' => $cover, 'off' => true])->assertOk();
         $grip = HttpJob::open($this, 'RT-14', 'throttle')->ready()->upTo('check:idle_steady', '4.2');
-        self::assertSame('This runs the machine, and its side cover is off, as the job on its clutch lever has it. Put it back, and say so there.',
-            $grip->body('check', ['key' => 'idle_steady', 'answer' => 'yes'])->assertStatus(422)->json('detail'));
+        self::assertSame(
+            'This runs the machine, and its side cover is off, as the job on its clutch lever has it. Put it back, and say so there.',
+            $grip->body('check', ['key' => 'idle_steady', 'answer' => 'yes'])->assertStatus(422)->json('detail'),
+        );
         $grip->body('check', ['key' => 'snap_shut', 'answer' => 'yes', 'pose' => 'straight'])->assertOk();
         $clutch->body('cover', ['adjuster' => $cover, 'off' => false])->assertOk();
         $grip->body('check', ['key' => 'idle_steady', 'answer' => 'yes'])->assertOk();
@@ -190,19 +263,51 @@ final class EntriesTest extends TestCase
         $clutch = HttpJob::open($this);
         $clutch->line('tag lever snapped')->assertOk();
         $said = 'This runs the machine, and a tag hangs on its clutch lever: “lever snapped”. Do not run it. A lead may, and lifts the tag once that is put right.';
-        self::assertSame($said, $grip->body('check', ['key' => 'idle_steady', 'answer' => 'yes'])->assertStatus(422)->json('detail'), 'as soon as it hangs');
+        self::assertSame(
+            $said,
+            $grip->body('check', ['key' => 'idle_steady', 'answer' => 'yes'])->assertStatus(422)->json('detail'),
+            'as soon as it hangs',
+        );
         $clutch->body('closed', ['outcome' => 'tagged'])->assertOk();
-        self::assertSame($said, $grip->body('check', ['key' => 'idle_steady', 'answer' => 'yes'])->assertStatus(422)->json('detail'), 'and from then on');
+        self::assertSame(
+            $said,
+            $grip->body('check', ['key' => 'idle_steady', 'answer' => 'yes'])->assertStatus(422)->json('detail'),
+            'and from then on',
+        );
         $grip->body('check', ['key' => 'snap_shut', 'answer' => 'yes', 'pose' => 'straight'])->assertOk();
         $again = HttpJob::open($this);
-        self::assertSame(422, $grip->body('check', ['key' => 'idle_steady', 'answer' => 'yes'])->status(), 'a new job alone lifts nothing');
+        self::assertSame(
+            422,
+            $grip->body('check', ['key' => 'idle_steady', 'answer' => 'yes'])->status(),
+            'a new job alone lifts nothing',
+        );
         $grip->body('check', ['key' => 'idle_steady', 'answer' => 'no'])->assertOk();
-        self::assertContains('check:idle_steady', array_column(array_filter(array_merge(...array_column($this->getJson("/api/jobs/{$grip->id}")->json('state.stages'), 'items')), static fn (array $one): bool => $one['failed']), 'key'), 'what went wrong while somebody ran it is kept');
+        self::assertContains(
+            'check:idle_steady',
+            array_column(
+                array_filter(
+                    array_merge(...array_column(
+                        $this->getJson("/api/jobs/{$grip->id}")->json('state.stages'),
+                        'items',
+                    )),
+                    static fn (array $one): bool => $one['failed'],
+                ),
+                'key',
+            ),
+            'what went wrong while somebody ran it is kept',
+        );
         $this->signIn('oda');
         $grip->body('joined', [])->assertOk();
         $grip->body('check', ['key' => 'idle_steady', 'answer' => 'yes'])->assertOk();
         $this->signIn();
-        self::assertStringStartsWith('This runs the machine. First, with the engine off: Inner wire', (string) $again->body('check', ['key' => 'no_slip', 'answer' => 'holds'])->assertStatus(422)->json('detail'), 'its own tag keeps no job from what lifts it');
+        self::assertStringStartsWith(
+            'This runs the machine. First, with the engine off: Inner wire',
+            (string) $again
+                ->body('check', ['key' => 'no_slip', 'answer' => 'holds'])
+                ->assertStatus(422)
+                ->json('detail'),
+            'its own tag keeps no job from what lifts it',
+        );
     }
 
     public function test_what_stands_against_running_is_said_where_it_is_asked_with_the_job_where_it_is_put_right(): void
@@ -234,7 +339,13 @@ final class EntriesTest extends TestCase
         $slip = fn () => $clutch->body('check', ['key' => 'no_slip', 'answer' => 'holds']);
         self::assertSame($said, $slip()->assertStatus(422)->json('detail'), 'a lead too');
         $clutch->body('check', ['key' => 'arm_loose', 'answer' => 'yes'])->assertOk();
-        self::assertStringContainsString('it is not to be run', (string) $grip->body('check', ['key' => 'idle_steady', 'answer' => 'yes'])->assertStatus(422)->json('detail'));
+        self::assertStringContainsString(
+            'it is not to be run',
+            (string) $grip
+                ->body('check', ['key' => 'idle_steady', 'answer' => 'yes'])
+                ->assertStatus(422)
+                ->json('detail'),
+        );
         $grip->body('check', ['key' => 'snap_shut', 'answer' => 'yes', 'pose' => 'left'])->assertOk();
         $slip()->assertOk();
     }
@@ -265,11 +376,17 @@ final class EntriesTest extends TestCase
         self::assertSame([], $against());
         $grip = HttpJob::open($this, 'RT-14', 'throttle');
         $grip->body('inspected', ['key' => 'wire', 'finding' => 'fault', 'remark' => 'frayed'])->assertOk();
-        self::assertSame([['sentence' => 'The job on its throttle grip found: Throttle wire is damaged.', 'job' => $grip->id]], $against());
+        self::assertSame(
+            [['sentence' => 'The job on its throttle grip found: Throttle wire is damaged.', 'job' => $grip->id]],
+            $against(),
+        );
         $clutch->body('closed', ['outcome' => 'fit'])->assertOk();
         self::assertSame([], $against(), 'signed, it asks for nothing');
         $sheet = JobSheet::of(JobHead::find($clutch->id));
-        self::assertSame(['Fit for use', ['The job on its throttle grip found: Throttle wire is damaged.']], [$sheet['outcome_words'], $sheet['machine_not_fit']]);
+        self::assertSame(
+            ['Fit for use', ['The job on its throttle grip found: Throttle wire is damaged.']],
+            [$sheet['outcome_words'], $sheet['machine_not_fit']],
+        );
     }
 
     public function test_after_it_ran_it_is_made_safe_again_before_hands_go_near_also_for_another_control(): void
@@ -286,10 +403,16 @@ final class EntriesTest extends TestCase
         }
         $clutch->body('check', ['key' => 'no_creep', 'answer' => 'yes'])->assertOk();
         self::assertNull($said($clutch), 'it is run again next');
-        self::assertSame('It ran for the clutch lever. Before hands go near it again: engine off, key out; in neutral, parking brake set, wheels chocked.', $said($grip));
+        self::assertSame(
+            'It ran for the clutch lever. Before hands go near it again: engine off, key out; in neutral, parking brake set, wheels chocked.',
+            $said($grip),
+        );
         $clutch->body('check', ['key' => 'no_slip', 'answer' => 'holds'])->assertOk();
         $clutch->body('check', ['key' => 'bite', 'answer' => 'late'])->assertOk();
-        self::assertSame('It ran. Before hands go near it again: engine off, key out; in neutral, on its stand, wheels chocked.', $said($clutch));
+        self::assertSame(
+            'It ran. Before hands go near it again: engine off, key out; in neutral, on its stand, wheels chocked.',
+            $said($clutch),
+        );
         $grip->read('4')->body('note', ['text' => 'dusty'])->assertOk();
         self::assertNull($said($grip), 'a hand was at it since');
     }
@@ -302,13 +425,19 @@ final class EntriesTest extends TestCase
         $said = fn (): ?string => $this->getJson("/api/jobs/{$clutch->id}")->assertOk()->json('heat_again');
         self::assertNull($said(), 'tried by hand');
         $grip->body('check', ['key' => 'idle_steady', 'answer' => 'yes'])->assertOk();
-        self::assertSame('The machine was run for its throttle grip since its heat was said. Say again how it stands, before play is read.', $said());
+        self::assertSame(
+            'The machine was run for its throttle grip since its heat was said. Say again how it stands, before play is read.',
+            $said(),
+        );
         $rows = $clutch->rows();
         self::assertSame("{$said()} Then type it again.", $clutch->line('25')->assertStatus(422)->json('detail'));
         self::assertSame($rows, $clutch->rows());
         $clutch->line('hot')->assertOk();
         self::assertNull($said(), 'it is known again');
-        self::assertStringStartsWith('It is hot, and the figure is for a cold engine', (string) $clutch->state['wrong_state']);
+        self::assertStringStartsWith(
+            'It is hot, and the figure is for a cold engine',
+            (string) $clutch->state['wrong_state'],
+        );
         $clutch->line('cold')->assertOk();
         $clutch->line('25')->assertOk();
         $clutch->body('check', ['key' => 'arm_loose', 'answer' => 'yes'])->assertOk();
@@ -326,12 +455,19 @@ final class EntriesTest extends TestCase
         $this->signIn();
         $clutch = HttpJob::open($this)->ready();
         $clutch->line('hot')->assertOk();
-        $says = fn (?string $heat, ?string $lies): mixed => $this->getJson("/api/jobs/{$clutch->id}")->assertOk()->assertJsonPath('heat_again', $heat)->assertJsonPath('lies', $lies);
+        $says = fn (?string $heat, ?string $lies): mixed => $this
+            ->getJson("/api/jobs/{$clutch->id}")
+            ->assertOk()
+            ->assertJsonPath('heat_again', $heat)
+            ->assertJsonPath('lies', $lies);
         $says(null, null);
         $this->travel(5)->hours();
         $says('It was called hot 5.0 h ago, and has cooled since. Say again how it stands, before play is read.',
             'Nothing was logged here for 5.0 h. Make it safe again before hands go near it: what was said then may not hold now.');
-        self::assertStringContainsString('has cooled since', (string) $clutch->line('25')->assertStatus(422)->json('detail'));
+        self::assertStringContainsString(
+            'has cooled since',
+            (string) $clutch->line('25')->assertStatus(422)->json('detail'),
+        );
         $clutch->line('cold')->assertOk();
         $says(null, null);
         $clutch->line('25')->assertOk();
@@ -376,7 +512,11 @@ final class EntriesTest extends TestCase
         $this->signIn();
         $clutch = HttpJob::open($this)->ready();
         $throttle = HttpJob::open($this, 'RT-14', 'throttle');
-        self::assertSame(['engine' => 'cold', 'wheels' => null, 'label' => 'Cold'], $throttle->state['condition'], 'the heat is said; the wheels, that only the throttle depends on, are not');
+        self::assertSame(
+            ['engine' => 'cold', 'wheels' => null, 'label' => 'Cold'],
+            $throttle->state['condition'],
+            'the heat is said; the wheels, that only the throttle depends on, are not',
+        );
         $clutch->line('v it was hot', ['item' => 'condition']);
         $clutch->body('condition', ['engine' => 'hot', 'wheels' => 'on_ground'])->assertOk();
         self::assertSame('hot', $this->getJson("/api/jobs/{$throttle->id}")->json('state.condition.engine'));

@@ -15,7 +15,10 @@ use VividPull\Core\Spec\FamilyKey;
 /** A machine of every family from its fault to its signature, by somebody who makes the usual mistakes. */
 final class FaultyMachinesTest extends TestCase
 {
-    /** What an experienced hand would call fair; the longest is a governed pedal with its two cables, three readings each. */
+    /**
+     * What an experienced hand would call fair; the longest is a governed pedal with its two cables, three readings
+     * each.
+     */
     private const MOST_ENTRIES = 40;
 
     /** @return iterable<string, array{string, string, FamilyKey, Technician}> */
@@ -25,8 +28,12 @@ final class FaultyMachinesTest extends TestCase
     }
 
     #[DataProvider('machines')]
-    public function test_it_is_mended_and_signed(string $tag, string $control, FamilyKey $family, Technician $technician): void
-    {
+    public function test_it_is_mended_and_signed(
+        string $tag,
+        string $control,
+        FamilyKey $family,
+        Technician $technician,
+    ): void {
         if (! in_array($tag, ['RT-14', 'QB-03'], true)) {
             Yard::add($tag);
         }
@@ -35,7 +42,9 @@ final class FaultyMachinesTest extends TestCase
         $entries = 0;
         for (; ($deed = $technician->next($job->state)) !== null && $entries < self::MOST_ENTRIES; $entries++) {
             $rows = $job->rows();
-            $answer = isset($deed['cure']) ? $job->body('put_right', ['cure' => $deed['cure']]) : $job->line($deed['line'], $job->shown('caliper-1'));
+            $answer = isset($deed['cure'])
+                ? $job->body('put_right', ['cure' => $deed['cure']])
+                : $job->line($deed['line'], $job->shown('caliper-1'));
             if (($deed['refused'] ?? null) === null) {
                 $answer->assertOk();
 

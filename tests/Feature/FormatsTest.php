@@ -37,7 +37,14 @@ final class FormatsTest extends TestCase
     #[DataProvider('exports')]
     public function test_an_export_is_as_its_schema_says(string $what): void
     {
-        $this->signIn('oda')->call('PUT', '/api/imports/'.($id = (string) Str::uuid()).'?kind=history&name=x', content: "machine,control,day,usage,found_mm,left_mm,signed_by,parts\nRT-14,clutch,2025-01-10,2000,,15.3,Bo,cable\n")->assertCreated();
+        $this
+            ->signIn('oda')
+            ->call(
+                'PUT',
+                '/api/imports/'.($id = (string) Str::uuid()).'?kind=history&name=x',
+                content: "machine,control,day,usage,found_mm,left_mm,signed_by,parts\nRT-14,clutch,2025-01-10,2000,,15.3,Bo,cable\n",
+            )
+            ->assertCreated();
         $this->postJson("/api/imports/{$id}/run", ['without_rejected' => false])->assertOk();
         HttpJob::open($this->signIn())->ready()->read('25.3', '25')->line('v misread')->assertOk();
         $text = $this->get("/api/export/{$what}?as=json")->assertOk()->streamedContent();
@@ -46,10 +53,19 @@ final class FormatsTest extends TestCase
         foreach ($schemas as $schema) {
             $validator->resolver()?->registerRaw(json_decode((string) file_get_contents($schema)));
         }
-        self::assertTrue($validator->validate(json_decode($text), "https://vivid-pull.example/schemas/{$what}-1.json")->isValid());
+        self::assertTrue(
+            $validator->validate(json_decode($text), "https://vivid-pull.example/schemas/{$what}-1.json")->isValid(),
+        );
         $file = (string) tempnam(sys_get_temp_dir(), 'json');
         file_put_contents($file, $text);
-        self::assertSame('[]', trim((new Process(['node', '--input-type=module', '-e', self::AJV, '--', $file, ...$schemas], base_path()))->mustRun()->getOutput()));
+        self::assertSame(
+            '[]',
+            trim(
+                (new Process(['node', '--input-type=module', '-e', self::AJV, '--', $file, ...$schemas], base_path()))
+                    ->mustRun()
+                    ->getOutput(),
+            ),
+        );
         unlink($file);
     }
 }

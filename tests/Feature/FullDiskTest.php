@@ -33,7 +33,11 @@ final class FullDiskTest extends TestCase
     protected function tearDown(): void
     {
         $this->server?->stop();
-        (new Process(['bash', '-c', "kill \"\$(cat {$this->disk}/workshop/mariadb.pid)\"; for i in \$(seq 50); do umount {$this->disk} && break; sleep 0.2; done; rmdir {$this->disk}"]))->run();
+        (new Process([
+            'bash',
+            '-c',
+            "kill \"\$(cat {$this->disk}/workshop/mariadb.pid)\"; for i in \$(seq 50); do umount {$this->disk} && break; sleep 0.2; done; rmdir {$this->disk}",
+        ]))->run();
     }
 
     public function test_what_was_acknowledged_is_there_and_what_was_not_goes_out_again(): void
@@ -50,13 +54,22 @@ final class FullDiskTest extends TestCase
             if ($status === 200) {
                 $acknowledged[] = $note['id'];
             } else {
-                self::assertSame([507, 'The disk of the workshop server is full. Nothing was lost: what you typed is kept here and goes out once there is room.'], [$status, $answer['detail'] ?? '']);
+                self::assertSame(
+                    [
+                        507,
+                        'The disk of the workshop server is full. Nothing was lost: what you typed is kept here and goes out once there is room.',
+                    ],
+                    [$status, $answer['detail'] ?? ''],
+                );
                 $refused = $note;
             }
         }
         self::assertNotNull($refused, 'the disk was never full');
         self::assertSame(200, $client->send('GET', 'machines/RT-20')[0], 'looking things up goes on');
-        self::assertStringContainsString('is the disk full? Nothing of it was kept', self::script($this->disk, "bin/backup {$this->disk}/backups", 1));
+        self::assertStringContainsString(
+            'is the disk full? Nothing of it was kept',
+            self::script($this->disk, "bin/backup {$this->disk}/backups", 1),
+        );
         self::assertSame([], glob("{$this->disk}/backups/*"));
 
         unlink("{$this->disk}/ballast");
@@ -73,8 +86,17 @@ final class FullDiskTest extends TestCase
             start_mariadb "$DATA/workshop" 3717 --innodb-log-file-size=8M; echo "$DB_PORT" >"$DATA/workshop/port"; echo "$DB_PID" >"$DATA/workshop/pid"
             use_workshop; make_database vivid_pull "$DB_PASSWORD"; . tests/Support/demo.sh; fill_with_demo');
         $secrets = (array) parse_ini_file("{$this->disk}/env", false, INI_SCANNER_RAW);
-        $this->server = new Server(Server::freePort(), ['APP_KEY' => (string) $secrets['APP_KEY'], 'DB_PORT' => trim((string) file_get_contents("{$this->disk}/workshop/port")),
-            'DB_DATABASE' => 'vivid_pull', 'DB_USERNAME' => 'vivid_pull', 'DB_PASSWORD' => (string) $secrets['DB_PASSWORD']] + Server::environment());
+        $this->server = new Server(
+            Server::freePort(),
+            [
+                'APP_KEY' => (string) $secrets['APP_KEY'],
+                'DB_PORT' => trim((string) file_get_contents("{$this->disk}/workshop/port")),
+                'DB_DATABASE' => 'vivid_pull',
+                'DB_USERNAME' => 'vivid_pull',
+                'DB_PASSWORD' => (string) $secrets['DB_PASSWORD'],
+            ]
+                + Server::environment(),
+        );
         $this->server->start();
         $client = new HttpClient($this->server->url);
         $client->signIn('ines', 'ferry-bell-42');

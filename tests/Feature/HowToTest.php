@@ -13,7 +13,10 @@ final class HowToTest extends TestCase
 {
     private const ROOT = __DIR__.'/../..';
 
-    /** @return iterable<string, array{string, int, string}> the example, the most files that it may touch, the test that it brings along */
+    /**
+     * @return iterable<string, array{string, int, string}> the example, the most files that it may touch, the test that
+     *     it brings along
+     */
     public static function examples(): iterable
     {
         yield 'a kind of adjuster' => ['new-adjuster', 5, 'core/tests/Cable/EccentricBushTest.php'];
@@ -47,7 +50,18 @@ final class HowToTest extends TestCase
                     }
                 }, prepend: true);
                 PHP);
-            $said = self::done([PHP_BINARY, self::ROOT.'/vendor/bin/phpunit', '--no-configuration', '--bootstrap', "{$copy}/found-first.php", "{$copy}/{$test}"], $copy, ['VENDOR' => self::ROOT.'/vendor']);
+            $said = self::done(
+                [
+                    PHP_BINARY,
+                    self::ROOT.'/vendor/bin/phpunit',
+                    '--no-configuration',
+                    '--bootstrap',
+                    "{$copy}/found-first.php",
+                    "{$copy}/{$test}",
+                ],
+                $copy,
+                ['VENDOR' => self::ROOT.'/vendor'],
+            );
             self::assertStringContainsString('OK (1 test', $said);
         } finally {
             self::done(['rm', '-rf', $copy], self::ROOT);

@@ -19,7 +19,10 @@ final class JobsTest extends TestCase
     {
         $this->signIn();
         $id = (string) Str::uuid();
-        $this->postJson('/api/machines/RT-14/jobs', ['id' => $id, 'control' => 'clutch'])->assertCreated()->assertJsonPath('id', $id);
+        $this
+            ->postJson('/api/machines/RT-14/jobs', ['id' => $id, 'control' => 'clutch'])
+            ->assertCreated()
+            ->assertJsonPath('id', $id);
         $this->postJson('/api/machines/RT-14/jobs', ['id' => $id, 'control' => 'clutch'])->assertOk();
         self::assertSame(1, ControlJob::query()->count());
     }
@@ -28,8 +31,13 @@ final class JobsTest extends TestCase
     {
         $this->signIn();
         HttpJob::open($this);
-        $this->postJson('/api/machines/RT-14/jobs', ['id' => (string) Str::uuid(), 'control' => 'clutch'])->assertStatus(409)
-            ->assertJsonPath('detail', 'A job on the Clutch lever of RT-14 is open already. Open it from the Bench and join it.');
+        $this
+            ->postJson('/api/machines/RT-14/jobs', ['id' => (string) Str::uuid(), 'control' => 'clutch'])
+            ->assertStatus(409)
+            ->assertJsonPath(
+                'detail',
+                'A job on the Clutch lever of RT-14 is open already. Open it from the Bench and join it.',
+            );
         HttpJob::open($this, 'RT-14', 'throttle');
         self::assertSame(1, ControlJob::query()->distinct()->count('visit_id'), 'both belong to one visit');
     }
@@ -40,11 +48,20 @@ final class JobsTest extends TestCase
         $id = (string) Str::uuid();
         $this->postJson('/api/machines/ZZ-99/jobs', ['id' => $id, 'control' => 'clutch'])->assertNotFound();
         $this->postJson('/api/machines/RT-14/jobs', ['id' => $id, 'control' => 'rudder'])->assertNotFound();
-        $this->postJson('/api/machines/RT-14/jobs', ['id' => 'seven', 'control' => 'clutch'])->assertStatus(422)->assertJsonPath('detail', '$.id: this is not a UUID.');
+        $this
+            ->postJson('/api/machines/RT-14/jobs', ['id' => 'seven', 'control' => 'clutch'])
+            ->assertStatus(422)
+            ->assertJsonPath('detail', '$.id: this is not a UUID.');
         $this->postJson('/api/machines/RT-14/jobs', ['id' => $id])->assertStatus(422);
         $this->raw('POST', '/api/machines/RT-14/jobs', 'not json')->assertStatus(400);
-        $this->signIn('office')->postJson('/api/machines/RT-14/jobs', ['id' => $id, 'control' => 'clutch'])->assertForbidden()
-            ->assertJsonPath('detail', 'Harbour office signs as viewer, and this is for an apprentice, a technician or a lead.');
+        $this
+            ->signIn('office')
+            ->postJson('/api/machines/RT-14/jobs', ['id' => $id, 'control' => 'clutch'])
+            ->assertForbidden()
+            ->assertJsonPath(
+                'detail',
+                'Harbour office signs as viewer, and this is for an apprentice, a technician or a lead.',
+            );
         $this->postJson('/api/machines/RT-14/jobs', ['id' => 'seven'])->assertForbidden();
         self::assertSame(0, ControlJob::query()->count());
     }
@@ -65,7 +82,10 @@ final class JobsTest extends TestCase
         $job->line('+1t', ['adjuster' => 'perch'])->assertOk();
         $job->read('21');
         $file = $this->getJson("/api/jobs/{$job->id}/file")->assertOk()->assertHeader('Content-Disposition');
-        $replayed = json_decode((string) json_encode(StateCodec::encode(JobFile::replay((string) $file->getContent()))), true);
+        $replayed = json_decode(
+            (string) json_encode(StateCodec::encode(JobFile::replay((string) $file->getContent()))),
+            true,
+        );
         $shown = $this->getJson("/api/jobs/{$job->id}")->json('state');
         self::assertEquals($shown, $replayed);
     }
@@ -74,9 +94,17 @@ final class JobsTest extends TestCase
     {
         $this->signIn();
         $job = HttpJob::open($this)->ready()->read('15', '15', '15');
-        $body = SpecVersion::query()->where('model', 'Tolvane Ridge 300')->where('control', 'clutch')->firstOrFail()->body;
+        $body = SpecVersion::query()
+            ->where('model', 'Tolvane Ridge 300')
+            ->where('control', 'clutch')
+            ->firstOrFail()->body;
         $body['aim'] = ['kind' => 'free_play_band', 'point' => 'lever_tip', 'low_mm' => 2, 'high_mm' => 4];
-        $newer = SpecVersion::query()->create(['model' => 'Tolvane Ridge 300', 'control' => 'clutch', 'version' => 2, 'body' => $body]);
+        $newer = SpecVersion::query()->create([
+            'model' => 'Tolvane Ridge 300',
+            'control' => 'clutch',
+            'version' => 2,
+            'body' => $body,
+        ]);
         Control::query()->where('key', 'clutch')->update(['spec_version_id' => $newer->id]);
         self::assertSame('inside', $this->getJson("/api/jobs/{$job->id}")->json('state.now.verdict'));
     }
@@ -92,16 +120,32 @@ final class JobsTest extends TestCase
         foreach (['yes', 'yes', 'ok', 'ok', 'yes', 'holds', 'middle', 'ok'] as $answer) {
             $job->line($answer)->assertOk();
         }
-        $job->body('closed', ['outcome' => 'fit', 'next_check' => now()->addMonths(3)->toDateString()])->assertOk()->assertJsonPath('state.closed.outcome', 'fit');
+        $job
+            ->body('closed', ['outcome' => 'fit', 'next_check' => now()->addMonths(3)->toDateString()])
+            ->assertOk()
+            ->assertJsonPath('state.closed.outcome', 'fit');
         $control = $this->getJson('/api/machines/RT-14')->json('controls.0');
         self::assertEqualsWithDelta(25.2667, $control['history'][0]['found_mm'], 1e-3);
         self::assertEqualsWithDelta(15.1667, $control['history'][0]['left_mm'], 1e-3);
-        self::assertSame(['fit', 'Ines', 'inside'], [$control['history'][0]['outcome'], $control['history'][0]['by'], $control['history'][0]['left_verdict']]);
+        self::assertSame(
+            ['fit', 'Ines', 'inside'],
+            [$control['history'][0]['outcome'], $control['history'][0]['by'], $control['history'][0]['left_verdict']],
+        );
         self::assertSame(now()->addMonths(3)->toDateString(), $control['due_on']);
         self::assertSame('6.0 mm out', $control['adjusters'][0]['at_say'], 'where the barrel was left');
         $next = HttpJob::open($this);
-        self::assertEqualsWithDelta(3.1 + 1.25 * 14 / 6, $next->state['adjusters'][0]['at_mm'], 1e-3, 'is where the next job finds it');
-        self::assertNotEqualsWithDelta(log(132 / 38), $next->state['learned']['ln_ratio'], 1e-6, 'and it begins with what this one taught');
+        self::assertEqualsWithDelta(
+            3.1 + 1.25 * 14 / 6,
+            $next->state['adjusters'][0]['at_mm'],
+            1e-3,
+            'is where the next job finds it',
+        );
+        self::assertNotEqualsWithDelta(
+            log(132 / 38),
+            $next->state['learned']['ln_ratio'],
+            1e-6,
+            'and it begins with what this one taught',
+        );
     }
 
     public function test_a_tagged_throttle_stays_tagged_until_a_leads_passing_job(): void
@@ -109,7 +153,10 @@ final class JobsTest extends TestCase
         $this->signIn();
         $job = HttpJob::open($this, 'QB-03', 'throttle')->ready()->read('4', '4', '4');
         $job->body('check', ['key' => 'snap_shut', 'answer' => 'no', 'pose' => 'right'])->assertOk();
-        $job->body('closed', ['outcome' => 'fit'])->assertStatus(422)->assertJsonPath('missing.0', 'Throttle does not snap shut, bars full right.');
+        $job
+            ->body('closed', ['outcome' => 'fit'])
+            ->assertStatus(422)
+            ->assertJsonPath('missing.0', 'Throttle does not snap shut, bars full right.');
         $job->body('tag', ['reason' => 'Does not snap shut, bars full right.'])->assertOk();
         $job->body('closed', ['outcome' => 'tagged'])->assertOk();
         self::assertSame('QB-03', $this->getJson('/api/bench')->json('tagged.0.tag'));

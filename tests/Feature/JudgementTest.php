@@ -48,10 +48,21 @@ final class JudgementTest extends TestCase
 
     public function test_sizes_of_every_field_are_read_as_they_are_written(): void
     {
-        $gauge = ['name' => 'Depth gauge', 'kind' => 'steel_rule', 'resolution_mm' => '1/64 in', 'reach_mm' => '6"', 'calibration' => null, 'inch_marks' => 64];
+        $gauge = [
+            'name' => 'Depth gauge',
+            'kind' => 'steel_rule',
+            'resolution_mm' => '1/64 in',
+            'reach_mm' => '6"',
+            'calibration' => null,
+            'inch_marks' => 64,
+        ];
         $this->signIn('oda')->putJson('/api/shelf/depth-1', $gauge)->assertOk();
         $kept = Instrument::query()->findOrFail('depth-1')->body;
-        self::assertEqualsWithDelta([25.4 / 64, 152.4, 64], [$kept['resolution_mm'], $kept['reach_mm'], $kept['inch_marks']], 1e-9);
+        self::assertEqualsWithDelta(
+            [25.4 / 64, 152.4, 64],
+            [$kept['resolution_mm'], $kept['reach_mm'], $kept['inch_marks']],
+            1e-9,
+        );
     }
 
     /** @return iterable<string, array{array<string, mixed>, string}> */
@@ -68,7 +79,13 @@ final class JudgementTest extends TestCase
     #[DataProvider('noSizes')]
     public function test_what_is_no_size_is_refused_with_its_place(array $wrong, string $place): void
     {
-        $gauge = ['name' => 'Depth gauge', 'kind' => 'steel_rule', 'resolution_mm' => 0.5, 'reach_mm' => 150, 'calibration' => null];
+        $gauge = [
+            'name' => 'Depth gauge',
+            'kind' => 'steel_rule',
+            'resolution_mm' => 0.5,
+            'reach_mm' => 150,
+            'calibration' => null,
+        ];
         $answer = $this->signIn('oda')->putJson('/api/shelf/depth-1', $wrong + $gauge)->assertStatus(422);
         self::assertStringContainsString($place, (string) $answer->json('detail'));
         self::assertNull(Instrument::query()->find('depth-1'));
@@ -88,7 +105,15 @@ final class JudgementTest extends TestCase
     {
         $this->signIn('oda');
         foreach (['RT-31', 'RT-32', 'RT-33', 'RT-34', 'RT-35'] as $tag) {
-            $this->postJson('/api/machines', ['tag' => $tag, 'plate' => null, 'name' => 'Tolvane Ridge 300', 'kind' => 'trail motorcycle', 'year' => 2026, 'place' => 'here', 'usage' => 12, 'usage_unit' => 'km'])->assertCreated();
+            $this
+                ->postJson(
+                    '/api/machines',
+                    [
+                        'tag' => $tag, 'plate' => null, 'name' => 'Tolvane Ridge 300', 'kind' => 'trail motorcycle',
+                        'year' => 2026, 'place' => 'here', 'usage' => 12, 'usage_unit' => 'km',
+                    ],
+                )
+                ->assertCreated();
         }
         self::assertSame(0, HttpJob::open($this, 'RT-31')->state['learned']['machines']);
         foreach (['RT-32', 'RT-33', 'RT-34'] as $n => $tag) {
@@ -114,9 +139,13 @@ final class JudgementTest extends TestCase
     /** What a closed job leaves of a ratio. */
     private function taught(string $tag, float $ratio): void
     {
-        Control::query()->whereHas('machine', static fn ($machine) => $machine->where('tag', $tag))->where('key', 'clutch')->firstOrFail()
+        Control::query()
+            ->whereHas('machine', static fn ($machine) => $machine->where('tag', $tag))
+            ->where('key', 'clutch')
+            ->firstOrFail()
             ->forceFill(['summary' => ControlSummary::fromArray([
-                'job' => 'x', 'at' => now()->toIso8601String(), 'by' => 'Oda', 'outcome' => 'fit', 'record' => [], 'taught' => ['lever_tip' => ['ln_ratio' => log($ratio), 'spread' => 0.06]],
+                'job' => 'x', 'at' => now()->toIso8601String(), 'by' => 'Oda', 'outcome' => 'fit', 'record' => [],
+                'taught' => ['lever_tip' => ['ln_ratio' => log($ratio), 'spread' => 0.06]],
             ])])->save();
     }
 }

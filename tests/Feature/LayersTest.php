@@ -21,8 +21,18 @@ final class LayersTest extends TestCase
         $upward = [];
         foreach (Layers::OF_THE_CORE as $place => $folder) {
             $named = self::namedBy($folder);
-            $upward = [...$upward, ...array_map(static fn (string $one): string => "{$folder} names {$one}", array_values(array_diff($named, array_slice(Layers::OF_THE_CORE, 0, $place + 1))))];
-            $graph .= sprintf("  %-12s on %s\n", $folder, implode(', ', array_intersect(Layers::OF_THE_CORE, array_diff($named, [$folder]))));
+            $upward = [
+                ...$upward,
+                ...array_map(
+                    static fn (string $one): string => "{$folder} names {$one}",
+                    array_values(array_diff($named, array_slice(Layers::OF_THE_CORE, 0, $place + 1))),
+                ),
+            ];
+            $graph .= sprintf(
+                "  %-12s on %s\n",
+                $folder,
+                implode(', ', array_intersect(Layers::OF_THE_CORE, array_diff($named, [$folder]))),
+            );
         }
         fwrite(STDERR, "\n{$graph}");
         self::assertSame([], $upward);

@@ -17,14 +17,29 @@ use Tests\TestCase;
 /** What is done to a machine outside its jobs: hung on a tag, read, reported, retired. */
 final class MachineKeepingTest extends TestCase
 {
-    private const NEW = ['tag' => 'rt-41', 'plate' => null, 'name' => 'Tolvane Ridge 300', 'kind' => 'trail motorcycle', 'year' => 2026, 'place' => 'ranger station south', 'usage' => 12, 'usage_unit' => 'km'];
+    private const NEW = [
+        'tag' => 'rt-41',
+        'plate' => null,
+        'name' => 'Tolvane Ridge 300',
+        'kind' => 'trail motorcycle',
+        'year' => 2026,
+        'place' => 'ranger station south',
+        'usage' => 12,
+        'usage_unit' => 'km',
+    ];
 
     public function test_a_new_machine_gets_the_controls_of_its_model(): void
     {
         $machine = $this->signIn('oda')->postJson('/api/machines', self::NEW)->assertCreated()->json();
-        self::assertSame(['RT-41', ['clutch', 'throttle']], [$machine['tag'], array_column($machine['controls'], 'key')]);
+        self::assertSame(
+            ['RT-41', ['clutch', 'throttle']],
+            [$machine['tag'], array_column($machine['controls'], 'key')],
+        );
         HttpJob::open($this, 'RT-41', 'clutch');
-        $this->postJson('/api/machines', self::NEW)->assertConflict()->assertJsonPath('detail', 'RT-41 hangs on another machine already.');
+        $this
+            ->postJson('/api/machines', self::NEW)
+            ->assertConflict()
+            ->assertJsonPath('detail', 'RT-41 hangs on another machine already.');
         self::assertSame('machine added', Audit::query()->latest('id')->value('action'));
     }
 
@@ -50,15 +65,28 @@ final class MachineKeepingTest extends TestCase
     public function test_a_control_of_the_library_is_added_once(): void
     {
         $throttle = SpecVersion::query()->where('model', 'Hesk Strand 450')->firstOrFail();
-        Control::query()->whereHas('machine', static fn ($m) => $m->where('tag', 'RT-14'))->where('key', 'throttle')->delete();
-        $this->signIn('oda')->postJson('/api/machines/RT-14/controls', ['spec' => $throttle->id])->assertOk()->assertJsonPath('controls.1.key', 'throttle');
+        Control::query()
+            ->whereHas('machine', static fn ($m) => $m->where('tag', 'RT-14'))
+            ->where('key', 'throttle')
+            ->delete();
+        $this
+            ->signIn('oda')
+            ->postJson('/api/machines/RT-14/controls', ['spec' => $throttle->id])
+            ->assertOk()
+            ->assertJsonPath('controls.1.key', 'throttle');
         $this->postJson('/api/machines/RT-14/controls', ['spec' => $throttle->id])->assertConflict();
         $this->postJson('/api/machines/RT-14/controls', ['spec' => 0])->assertUnprocessable();
     }
 
     public function test_a_machine_that_is_tagged_anew_is_still_found_by_its_old_tag(): void
     {
-        $this->signIn('oda')->putJson('/api/machines/RT-14', ['tag' => 'RT-99', 'plate' => 'SFP 999', 'kind' => 'trail motorcycle', 'place' => 'lighthouse depot'])->assertOk()
+        $this
+            ->signIn('oda')
+            ->putJson(
+                '/api/machines/RT-14',
+                ['tag' => 'RT-99', 'plate' => 'SFP 999', 'kind' => 'trail motorcycle', 'place' => 'lighthouse depot'],
+            )
+            ->assertOk()
             ->assertJsonPath('tag', 'RT-99')->assertJsonPath('former_tags', ['RT-14']);
         self::assertSame(['RT-99'], array_column($this->getJson('/api/machines?find=RT-14')->json('machines'), 'tag'));
         $this->getJson('/api/machines/RT-14')->assertOk()->assertJsonPath('tag', 'RT-99');
@@ -72,26 +100,55 @@ final class MachineKeepingTest extends TestCase
         $job->line('tag bent')->assertOk();
         $job->body('closed', ['outcome' => 'tagged'])->assertOk();
         $this->putJson('/api/machines/RT-14/retired', ['retired' => true])->assertUnprocessable();
-        $this->putJson('/api/machines/RT-14/retired', ['retired' => true, 'why' => 'frame bent'])->assertOk()->assertJsonPath('retired_why', 'frame bent');
+        $this
+            ->putJson('/api/machines/RT-14/retired', ['retired' => true, 'why' => 'frame bent'])
+            ->assertOk()
+            ->assertJsonPath('retired_why', 'frame bent');
         self::assertSame(['QB-03'], array_column($this->getJson('/api/machines')->json('machines'), 'tag'));
         self::assertCount(2, $this->getJson('/api/machines?retired=too')->json('machines'));
         self::assertSame([], $this->getJson('/api/bench')->json('tagged'));
         $this->getJson('/api/machines/RT-14')->assertOk()->assertJsonCount(1, 'controls.0.history');
-        $this->postJson('/api/machines/RT-14/jobs', ['id' => (string) Str::uuid(), 'control' => 'clutch'])->assertConflict()->assertJsonPath('detail', 'RT-14 is retired: frame bent. A lead brings it back first.');
-        $this->putJson('/api/machines/RT-14/retired', ['retired' => false])->assertOk()->assertJsonPath('retired', false);
+        $this
+            ->postJson('/api/machines/RT-14/jobs', ['id' => (string) Str::uuid(), 'control' => 'clutch'])
+            ->assertConflict()
+            ->assertJsonPath('detail', 'RT-14 is retired: frame bent. A lead brings it back first.');
+        $this
+            ->putJson('/api/machines/RT-14/retired', ['retired' => false])
+            ->assertOk()
+            ->assertJsonPath('retired', false);
     }
 
     public function test_a_meter_is_read_and_one_that_goes_backward_is_questioned(): void
     {
         $this->signIn('mirre');
         $id = (string) Str::uuid();
-        $this->getJson('/api/machines/RT-14')->assertJsonPath('meter.read_today', false)->assertJsonPath('meter.read_at', null);
-        $this->postJson('/api/machines/RT-14/meter', ['id' => $id, 'face' => 6500])->assertOk()->assertJsonPath('usage', 6500)->assertJsonPath('meter.read_today', true);
+        $this
+            ->getJson('/api/machines/RT-14')
+            ->assertJsonPath('meter.read_today', false)
+            ->assertJsonPath('meter.read_at', null);
+        $this
+            ->postJson('/api/machines/RT-14/meter', ['id' => $id, 'face' => 6500])
+            ->assertOk()
+            ->assertJsonPath('usage', 6500)
+            ->assertJsonPath('meter.read_today', true);
         $this->postJson('/api/machines/RT-14/meter', ['id' => $id, 'face' => 6500])->assertOk();
         $this->postJson('/api/machines/RT-14/meter', ['id' => $id, 'face' => 6501])->assertConflict();
-        self::assertStringStartsWith('The meter said 6 500 km before; 650 km is less.', $this->postJson('/api/machines/RT-14/meter', ['id' => (string) Str::uuid(), 'face' => 650])->assertUnprocessable()->assertJsonPath('type', '/problems/refused')->json('detail'));
-        $this->postJson('/api/machines/RT-14/meter', ['id' => (string) Str::uuid(), 'face' => 65000])->assertUnprocessable()->assertJsonPath('type', '/problems/questioned');
-        $this->postJson('/api/machines/RT-14/meter', ['id' => (string) Str::uuid(), 'face' => 65000, 'sure' => true])->assertOk()->assertJsonPath('usage', 65000);
+        self::assertStringStartsWith(
+            'The meter said 6 500 km before; 650 km is less.',
+            $this
+                ->postJson('/api/machines/RT-14/meter', ['id' => (string) Str::uuid(), 'face' => 650])
+                ->assertUnprocessable()
+                ->assertJsonPath('type', '/problems/refused')
+                ->json('detail'),
+        );
+        $this
+            ->postJson('/api/machines/RT-14/meter', ['id' => (string) Str::uuid(), 'face' => 65000])
+            ->assertUnprocessable()
+            ->assertJsonPath('type', '/problems/questioned');
+        $this
+            ->postJson('/api/machines/RT-14/meter', ['id' => (string) Str::uuid(), 'face' => 65000, 'sure' => true])
+            ->assertOk()
+            ->assertJsonPath('usage', 65000);
     }
 
     /** Half past eleven in the evening in one zone is the next day in another: the workshop's wall decides. */
@@ -99,7 +156,10 @@ final class MachineKeepingTest extends TestCase
     {
         config(['app.workshop_timezone' => 'Pacific/Auckland']);
         $this->travelTo('2026-03-02T10:30:00Z');
-        $this->signIn('mirre')->postJson('/api/machines/RT-14/meter', ['id' => (string) Str::uuid(), 'face' => 6500])->assertOk();
+        $this
+            ->signIn('mirre')
+            ->postJson('/api/machines/RT-14/meter', ['id' => (string) Str::uuid(), 'face' => 6500])
+            ->assertOk();
         $this->travelTo('2026-03-02T10:59:00Z');
         $this->getJson('/api/machines/RT-14')->assertJsonPath('meter.read_today', true);
         $this->travelTo('2026-03-02T11:01:00Z');
@@ -108,43 +168,92 @@ final class MachineKeepingTest extends TestCase
 
     public function test_a_replaced_meter_continues_and_so_does_the_story(): void
     {
-        $machine = $this->signIn('mirre')->postJson('/api/machines/RT-14/meter', ['id' => (string) Str::uuid(), 'face' => 4, 'replaced_at' => 6420])->assertOk();
-        self::assertSame([6420, 4, true], [$machine->json('usage'), $machine->json('meter.face'), $machine->json('meter.replaced')]);
-        $this->postJson('/api/machines/RT-14/meter', ['id' => (string) Str::uuid(), 'face' => 104])->assertOk()->assertJsonPath('usage', 6520);
+        $machine = $this
+            ->signIn('mirre')
+            ->postJson('/api/machines/RT-14/meter', ['id' => (string) Str::uuid(), 'face' => 4, 'replaced_at' => 6420])
+            ->assertOk();
+        self::assertSame(
+            [6420, 4, true],
+            [$machine->json('usage'), $machine->json('meter.face'), $machine->json('meter.replaced')],
+        );
+        $this
+            ->postJson('/api/machines/RT-14/meter', ['id' => (string) Str::uuid(), 'face' => 104])
+            ->assertOk()
+            ->assertJsonPath('usage', 6520);
         $this->signIn('tomas');
-        self::assertSame(6520, HttpJob::open($this)->state['standing']['usage'] ?? Machine::query()->where('tag', 'RT-14')->firstOrFail()->usage());
+        self::assertSame(
+            6520,
+            HttpJob::open($this)->state['standing']['usage']
+                ?? Machine::query()->where('tag', 'RT-14')->firstOrFail()->usage(),
+        );
     }
 
     public function test_what_was_summed_up_in_older_words_is_read_and_left_as_it_is(): void
     {
-        $control = Control::query()->where('key', 'clutch')->whereHas('machine', static fn ($machines) => $machines->where('tag', 'RT-14'))->firstOrFail();
+        $control = Control::query()
+            ->where('key', 'clutch')
+            ->whereHas('machine', static fn ($machines) => $machines->where('tag', 'RT-14'))
+            ->firstOrFail();
         $older = '{"job":"x","at":"2026-03-02T10:30:00+00:00","by":"Oda","outcome":"fit","record":[],"positions_turns":{"perch":2.5}}';
         DB::table('controls')->where('id', $control->id)->update(['summary' => $older]);
         $control->refresh();
         self::assertSame(['perch' => 2.5], $control->summary?->handedOn->positions);
         $control->forceFill(['minutes' => $control->minutes + 1])->save();
-        self::assertSame($older, DB::table('controls')->where('id', $control->id)->value('summary'), 'nothing of it is written with something else');
+        self::assertSame(
+            $older,
+            DB::table('controls')->where('id', $control->id)->value('summary'),
+            'nothing of it is written with something else',
+        );
     }
 
     public function test_what_feels_odd_is_taken_in_and_taken_up_by_the_next_job(): void
     {
         $id = (string) Str::uuid();
-        $this->signIn('mirre')->postJson('/api/machines/RT-14/intakes', ['id' => $id, 'words' => 'Lever feels spongy', 'control' => 'clutch'])->assertOk()->assertJsonPath('intakes.0.words', 'Lever feels spongy');
-        $this->postJson('/api/machines/RT-14/intakes', ['id' => $id, 'words' => 'Lever feels spongy', 'control' => 'clutch'])->assertOk()->assertJsonCount(1, 'intakes');
+        $this
+            ->signIn('mirre')
+            ->postJson(
+                '/api/machines/RT-14/intakes',
+                ['id' => $id, 'words' => 'Lever feels spongy', 'control' => 'clutch'],
+            )
+            ->assertOk()
+            ->assertJsonPath('intakes.0.words', 'Lever feels spongy');
+        $this
+            ->postJson(
+                '/api/machines/RT-14/intakes',
+                ['id' => $id, 'words' => 'Lever feels spongy', 'control' => 'clutch'],
+            )
+            ->assertOk()
+            ->assertJsonCount(1, 'intakes');
         $this->postJson('/api/machines/RT-14/intakes', ['id' => $id, 'words' => 'something else'])->assertConflict();
-        $this->postJson('/api/machines/RT-14/intakes', ['id' => (string) Str::uuid(), 'words' => str_repeat('x', 501)])->assertUnprocessable();
-        $this->postJson('/api/machines/RT-14/intakes', ['id' => (string) Str::uuid(), 'words' => 'x', 'control' => 'wing'])->assertNotFound();
+        $this
+            ->postJson('/api/machines/RT-14/intakes', ['id' => (string) Str::uuid(), 'words' => str_repeat('x', 501)])
+            ->assertUnprocessable();
+        $this
+            ->postJson(
+                '/api/machines/RT-14/intakes',
+                ['id' => (string) Str::uuid(), 'words' => 'x', 'control' => 'wing'],
+            )
+            ->assertNotFound();
         $job = HttpJob::open($this->signIn('ines'));
         self::assertSame([], $this->getJson('/api/machines/RT-14')->json('intakes'));
-        self::assertStringContainsString('Reported by Mirre: Lever feels spongy', (string) json_encode($job->state['log'], JSON_UNESCAPED_UNICODE));
+        self::assertStringContainsString(
+            'Reported by Mirre: Lever feels spongy',
+            (string) json_encode($job->state['log'], JSON_UNESCAPED_UNICODE),
+        );
     }
 
     public function test_a_report_is_answered_in_words_once(): void
     {
         $id = (string) Str::uuid();
-        $this->signIn('mirre')->postJson('/api/machines/QB-03/intakes', ['id' => $id, 'words' => 'Grip loose'])->assertOk();
+        $this
+            ->signIn('mirre')
+            ->postJson('/api/machines/QB-03/intakes', ['id' => $id, 'words' => 'Grip loose'])
+            ->assertOk();
         $this->signIn('ines')->postJson("/api/intakes/{$id}/answer", ['answer' => ''])->assertUnprocessable();
-        $this->postJson("/api/intakes/{$id}/answer", ['answer' => 'Rubber grip turned on its tube; glued.'])->assertOk()->assertJsonPath('intakes', []);
+        $this
+            ->postJson("/api/intakes/{$id}/answer", ['answer' => 'Rubber grip turned on its tube; glued.'])
+            ->assertOk()
+            ->assertJsonPath('intakes', []);
         $this->postJson("/api/intakes/{$id}/answer", ['answer' => 'again'])->assertConflict();
     }
 }

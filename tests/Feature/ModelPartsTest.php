@@ -30,7 +30,9 @@ final class ModelPartsTest extends TestCase
             ['number' => 'TR-330-A', 'part' => 'cable', 'fits' => true] + $told,
             ['number' => 'TR-330-B', 'part' => 'cable', 'fits' => false] + $told,
         ]]);
-        $this->getJson('/api/jobs/'.HttpJob::open($this, 'QB-03', 'throttle')->id.'/parts')->assertExactJson(['parts' => []]);
+        $this
+            ->getJson('/api/jobs/'.HttpJob::open($this, 'QB-03', 'throttle')->id.'/parts')
+            ->assertExactJson(['parts' => []]);
         $this->getJson('/api/jobs/00000000-0000-4000-8000-000000000000/parts')->assertNotFound();
     }
 }

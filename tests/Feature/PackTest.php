@@ -16,12 +16,18 @@ final class PackTest extends TestCase
         $this->travelTo('2026-06-15 09:00:00');
         $job = HttpJob::open($this->signIn());
         $job->body('soak', [])->assertOk();
-        self::assertSame(['soaking', '2026-06-16T09:00:00+00:00'], self::row($this->getJson('/api/bench')->assertOk()->json('queue')));
+        self::assertSame(
+            ['soaking', '2026-06-16T09:00:00+00:00'],
+            self::row($this->getJson('/api/bench')->assertOk()->json('queue')),
+        );
         $this->travelTo('2026-06-16 09:00:01');
         self::assertNotSame('soaking', self::row($this->getJson('/api/bench')->json('queue'))[0]);
         $job->body('part', ['part' => 'plates'])->assertOk();
         self::assertNull(self::row($this->getJson('/api/bench')->json('queue'))[1], 'they went in');
-        self::assertSame([], array_filter($job->state['warnings'], static fn (string $one): bool => str_contains($one, 'lay in oil')));
+        self::assertSame(
+            [],
+            array_filter($job->state['warnings'], static fn (string $one): bool => str_contains($one, 'lay in oil')),
+        );
     }
 
     public function test_plates_that_went_in_too_soon_are_said_to_have(): void
@@ -33,7 +39,10 @@ final class PackTest extends TestCase
         $job->body('part', ['part' => 'plates'])->assertOk();
         self::assertContains('The new plates lay in oil for 3.0 h; 24 to 48 h is usual.', $job->state['warnings']);
         $throttle = HttpJob::open($this, 'RT-14', 'throttle');
-        self::assertSame('This control has no plates on file.', $throttle->body('soak', [])->assertStatus(422)->json('detail'));
+        self::assertSame(
+            'This control has no plates on file.',
+            $throttle->body('soak', [])->assertStatus(422)->json('detail'),
+        );
     }
 
     public function test_what_one_job_measured_the_next_one_knows(): void
@@ -63,7 +72,9 @@ final class PackTest extends TestCase
 
     private static function measure(HttpJob $job, string $mm): void
     {
-        $job->body('measure', ['key' => 'friction_plate', 'value' => (float) $mm, 'entered' => $mm, 'of' => '1'])->assertOk();
+        $job
+            ->body('measure', ['key' => 'friction_plate', 'value' => (float) $mm, 'entered' => $mm, 'of' => '1'])
+            ->assertOk();
     }
 
     private function finish(HttpJob $job): void
@@ -77,7 +88,11 @@ final class PackTest extends TestCase
 
     private function meter(int $usage): void
     {
-        Control::query()->where('key', 'clutch')->firstOrFail()->machine->forceFill(['usage_reading' => $usage])->save();
+        Control::query()
+            ->where('key', 'clutch')
+            ->firstOrFail()->machine
+            ->forceFill(['usage_reading' => $usage])
+            ->save();
     }
 
     /**

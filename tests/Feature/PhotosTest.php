@@ -30,12 +30,22 @@ final class PhotosTest extends TestCase
         $jpeg = self::withLocation(Picture::jpeg(2400, 1200));
         self::assertStringContainsString('GPSLatitude secret', $jpeg);
         $this->keep($id, $jpeg)->assertOk();
-        $answer = $this->get("/api/jobs/{$this->job->id}/photos/{$id}")->assertOk()->assertHeader('Content-Type', 'image/jpeg')->assertHeader('X-Content-Type-Options', 'nosniff');
+        $answer = $this
+            ->get("/api/jobs/{$this->job->id}/photos/{$id}")
+            ->assertOk()
+            ->assertHeader('Content-Type', 'image/jpeg')
+            ->assertHeader('X-Content-Type-Options', 'nosniff');
         $kept = (string) $answer->getContent();
         self::assertSame([1600, 800, IMAGETYPE_JPEG], array_slice((array) getimagesizefromstring($kept), 0, 3));
         self::assertStringNotContainsString('GPSLatitude', $kept);
         $this->job->body('photo', ['photo' => $id, 'of' => 'route'])->assertOk();
-        self::assertSame([['id' => $id, 'of' => 'route']], array_map(static fn (array $one): array => ['id' => $one['id'], 'of' => $one['of']], $this->job->state['beside']['photos']));
+        self::assertSame(
+            [['id' => $id, 'of' => 'route']],
+            array_map(
+                static fn (array $one): array => ['id' => $one['id'], 'of' => $one['of']],
+                $this->job->state['beside']['photos'],
+            ),
+        );
     }
 
     public function test_a_repeat_is_kept_once_and_another_picture_under_its_id_is_refused(): void
@@ -54,10 +64,19 @@ final class PhotosTest extends TestCase
         yield 'text that says it is a picture' => ["\xFF\xD8\xFFhello", 'no picture'];
         yield 'a script' => ['<svg xmlns="http://www.w3.org/2000/svg" onload="alert(1)"/>', 'That is no picture'];
         // A PNG of seven kilobytes can hold sixty million points: its head alone is read before it is drawn.
-        yield 'more points than are drawn at once' => ["\x89PNG\r\n\x1a\n".pack('N', 13).'IHDR'.pack('NNCCCCC', 7700, 7700, 8, 2, 0, 0, 0).pack('N', 0), 'more points than the bench can hold'];
-        yield 'more than twelve megabytes' => [Picture::jpeg(60, 40).str_repeat('x', 12 * 1024 * 1024), 'larger than 12 MB'];
+        yield 'more points than are drawn at once' => [
+            "\x89PNG\r\n\x1a\n".pack('N', 13).'IHDR'.pack('NNCCCCC', 7700, 7700, 8, 2, 0, 0, 0).pack('N', 0),
+            'more points than the bench can hold',
+        ];
+        yield 'more than twelve megabytes' => [
+            Picture::jpeg(60, 40).str_repeat('x', 12 * 1024 * 1024),
+            'larger than 12 MB',
+        ];
         yield 'half a picture' => [substr(Picture::jpeg(60, 40), 0, 30), 'picture'];
-        yield 'a picture of another kind' => ["GIF89a\x01\x00\x01\x00\x80\x00\x00\xff\xff\xff\x00\x00\x00!\xf9\x04\x01\x00\x00\x00\x00,\x00\x00\x00\x00\x01\x00\x01\x00\x00\x02\x02D\x01\x00;", 'That is no picture the bench can keep'];
+        yield 'a picture of another kind' => [
+            "GIF89a\x01\x00\x01\x00\x80\x00\x00\xff\xff\xff\x00\x00\x00!\xf9\x04\x01\x00\x00\x00\x00,\x00\x00\x00\x00\x01\x00\x01\x00\x00\x02\x02D\x01\x00;",
+            'That is no picture the bench can keep',
+        ];
     }
 
     #[DataProvider('noPictures')]
@@ -72,7 +91,10 @@ final class PhotosTest extends TestCase
     {
         $this->job->line('tag frayed wire')->assertOk();
         $this->job->body('closed', ['outcome' => 'tagged'])->assertOk();
-        self::assertStringContainsString('This job was closed by', (string) $this->keep((string) Str::uuid(), Picture::jpeg(10, 10))->assertStatus(422)->json('detail'));
+        self::assertStringContainsString(
+            'This job was closed by',
+            (string) $this->keep((string) Str::uuid(), Picture::jpeg(10, 10))->assertStatus(422)->json('detail'),
+        );
     }
 
     public function test_an_entry_of_a_picture_that_never_arrived_is_refused(): void
@@ -88,7 +110,10 @@ final class PhotosTest extends TestCase
         $this->signIn('office');
         $this->keep((string) Str::uuid(), Picture::jpeg(10, 10))->assertForbidden();
         $this->signIn('tomas');
-        self::assertStringContainsString('is not on this job. Join it first', (string) $this->keep((string) Str::uuid(), Picture::jpeg(10, 10))->assertStatus(422)->json('detail'));
+        self::assertStringContainsString(
+            'is not on this job. Join it first',
+            (string) $this->keep((string) Str::uuid(), Picture::jpeg(10, 10))->assertStatus(422)->json('detail'),
+        );
         $this->app->make('auth')->forgetGuards();
         $this->keep((string) Str::uuid(), Picture::jpeg(10, 10))->assertUnauthorized();
         $this->getJson("/api/jobs/{$this->job->id}/photos/".Str::uuid())->assertUnauthorized();
@@ -97,7 +122,12 @@ final class PhotosTest extends TestCase
     /** @return TestResponse<Response> */
     private function keep(string $id, string $bytes, ?string $job = null): TestResponse
     {
-        return $this->call('PUT', '/api/jobs/'.($job ?? $this->job->id)."/photos/{$id}", server: ['HTTP_ACCEPT' => 'application/json', 'CONTENT_TYPE' => 'application/octet-stream'], content: $bytes);
+        return $this->call(
+            'PUT',
+            '/api/jobs/'.($job ?? $this->job->id)."/photos/{$id}",
+            server: ['HTTP_ACCEPT' => 'application/json', 'CONTENT_TYPE' => 'application/octet-stream'],
+            content: $bytes,
+        );
     }
 
     /** The same with an application segment, as a phone writes one. */

@@ -32,7 +32,10 @@ final class RolesTest extends TestCase
     {
         $job = HttpJob::open($this->signIn());
         $this->signIn($login);
-        foreach (['bench', 'machines', 'machines/RT-14', "jobs/{$job->id}", "jobs/{$job->id}/file", "jobs/{$job->id}/alike", 'shelf'] as $path) {
+        foreach ([
+            'bench', 'machines', 'machines/RT-14', "jobs/{$job->id}", "jobs/{$job->id}/file", "jobs/{$job->id}/alike",
+            'shelf',
+        ] as $path) {
             $this->getJson("/api/{$path}")->assertOk();
         }
     }

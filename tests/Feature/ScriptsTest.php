@@ -19,7 +19,10 @@ final class ScriptsTest extends TestCase
     /** @return iterable<string, array{string}> */
     public static function scripts(): iterable
     {
-        foreach (['bin/start', 'bin/test', 'bin/bench', 'bin/backup', 'bin/restore', 'bin/export', 'bin/import', 'bin/verify', 'bin/install', 'bin/uninstall', 'bin/trial', 'bin/keep', 'bin/lib.sh', 'bin/web.sh', '.ci/run'] as $script) {
+        foreach ([
+            'bin/start', 'bin/test', 'bin/bench', 'bin/backup', 'bin/restore', 'bin/export', 'bin/import', 'bin/verify',
+            'bin/install', 'bin/uninstall', 'bin/trial', 'bin/keep', 'bin/lib.sh', 'bin/web.sh', '.ci/run',
+        ] as $script) {
             yield $script => [$script];
         }
     }
@@ -47,7 +50,11 @@ final class ScriptsTest extends TestCase
         $said = self::script($folder, 'bin/start --host 0.0.0.0', 1);
         self::assertStringContainsString('The demo stays on this machine: everybody knows its passwords.', $said);
         file_put_contents("{$folder}/env", "APP_KEY=x\nWORKSHOP_DEMO=true\n");
-        self::assertStringContainsString('The demo stays on this machine', self::script($folder, 'bin/start --no-demo --host 192.0.2.1', 1), 'it is a demo that was begun here');
+        self::assertStringContainsString(
+            'The demo stays on this machine',
+            self::script($folder, 'bin/start --no-demo --host 192.0.2.1', 1),
+            'it is a demo that was begun here',
+        );
         (new Process(['rm', '-rf', $folder]))->mustRun();
     }
 
@@ -57,7 +64,10 @@ final class ScriptsTest extends TestCase
         $log = "{$folder}/long.log";
         file_put_contents($log, str_repeat("a line\n", 800_000));
         file_put_contents("{$folder}/short.log", "a line\n");
-        self::script($folder, ". bin/lib.sh; exec 3>>{$log}; keep_short {$log} {$folder}/short.log {$folder}/none.log; echo after >&3");
+        self::script(
+            $folder,
+            ". bin/lib.sh; exec 3>>{$log}; keep_short {$log} {$folder}/short.log {$folder}/none.log; echo after >&3",
+        );
         self::assertSame("after\n", file_get_contents($log), 'whoever writes it goes on at its beginning');
         self::assertSame(5_600_000, filesize("{$log}.1"));
         self::assertFileDoesNotExist("{$folder}/short.log.1");
@@ -82,7 +92,10 @@ final class ScriptsTest extends TestCase
         $keeper = posix_getpwuid(posix_geteuid())['name'] ?? 'root';
         self::assertStringContainsString("keepers:\n{$keeper}@localhost\n", $said);
         self::assertMatchesRegularExpression('/network:\nERROR \d+ .*Access denied/', $said);
-        self::assertMatchesRegularExpression('/application:\ninformation_schema\nvivid_pull\n.*command denied/s', $said);
+        self::assertMatchesRegularExpression(
+            '/application:\ninformation_schema\nvivid_pull\n.*command denied/s',
+            $said,
+        );
         if (posix_geteuid() === 0) {
             self::assertMatchesRegularExpression('/another:\nERROR/', $said);
         }
@@ -115,7 +128,15 @@ final class ScriptsTest extends TestCase
     public function test_what_is_killed_is_begun_again_within_a_second_and_ends_with_who_began_it(): void
     {
         $folder = self::folder();
-        $keep = new Process(['bash', '-c', "setpriv --pdeathsig TERM bin/keep sleeper {$folder}/log ".(string) realpath('/bin/sleep').' 300 & wait'], self::ROOT);
+        $keep = new Process(
+            [
+                'bash',
+                '-c',
+                "setpriv --pdeathsig TERM bin/keep sleeper {$folder}/log ".(string) realpath('/bin/sleep')
+                    .' 300 & wait',
+            ],
+            self::ROOT,
+        );
         $keep->start();
         $first = self::sleeper($folder, 0);
         posix_kill($first, SIGKILL);
@@ -133,10 +154,22 @@ final class ScriptsTest extends TestCase
     public function test_packages_that_are_not_what_was_pinned_are_named(): void
     {
         $folder = self::folder();
-        (new Process(['mkdir', '-p', "{$folder}/bin", "{$folder}/vendor/composer", "{$folder}/vendor/a/b/src"]))->mustRun();
+        (new Process([
+            'mkdir',
+            '-p',
+            "{$folder}/bin",
+            "{$folder}/vendor/composer",
+            "{$folder}/vendor/a/b/src",
+        ]))->mustRun();
         copy(self::ROOT.'/bin/pins', "{$folder}/bin/pins");
         file_put_contents("{$folder}/vendor/a/b/src/One.php", '<?php');
-        file_put_contents("{$folder}/vendor/composer/installed.json", (string) json_encode(['packages' => [['name' => 'a/b', 'version' => '1.2.3', 'install-path' => '../a/b']], 'dev-package-names' => []]));
+        file_put_contents(
+            "{$folder}/vendor/composer/installed.json",
+            (string) json_encode([
+                'packages' => [['name' => 'a/b', 'version' => '1.2.3', 'install-path' => '../a/b']],
+                'dev-package-names' => [],
+            ]),
+        );
         $pins = static function (string $ask) use ($folder): array {
             $process = new Process([PHP_BINARY, "{$folder}/bin/pins", $ask]);
             $process->run();
@@ -147,7 +180,10 @@ final class ScriptsTest extends TestCase
         self::assertSame([0, '--with=a/b:1.2.3'], $pins('with'));
         self::assertSame(0, $pins('check')[0]);
         file_put_contents("{$folder}/vendor/a/b/src/One.php", '<?php evil();');
-        self::assertSame([1, 'These packages are not what was pinned: a/b 1.2.3 holds something else than was pinned.'], $pins('check'));
+        self::assertSame(
+            [1, 'These packages are not what was pinned: a/b 1.2.3 holds something else than was pinned.'],
+            $pins('check'),
+        );
         file_put_contents("{$folder}/composer.pins", '');
         self::assertSame([1, 'These packages are not what was pinned: a/b is not among the pins.'], $pins('check'));
         (new Process(['rm', '-rf', $folder]))->mustRun();
@@ -166,25 +202,52 @@ final class ScriptsTest extends TestCase
         $folder = self::folder();
         self::script($folder, "bin/install --print {$folder}/units --data {$folder} --backups {$folder}/away --keep 9");
         $backup = (string) file_get_contents("{$folder}/units/vivid-pull-backup.service");
-        self::assertStringContainsString("bin/backup {$folder}/backups --keep 9 --encrypt --to {$folder}/away", $backup);
+        self::assertStringContainsString(
+            "bin/backup {$folder}/backups --keep 9 --encrypt --to {$folder}/away",
+            $backup,
+        );
         self::assertStringContainsString("ReadWritePaths={$folder}/away", $backup);
         foreach (['vivid-pull.service', 'vivid-pull-backup.service'] as $unit) {
             $says = (string) file_get_contents("{$folder}/units/{$unit}");
-            foreach (['User=vivid-pull', 'NoNewPrivileges=yes', 'ProtectSystem=strict', 'CapabilityBoundingSet='] as $line) {
+            foreach ([
+                'User=vivid-pull',
+                'NoNewPrivileges=yes',
+                'ProtectSystem=strict',
+                'CapabilityBoundingSet=',
+            ] as $line) {
                 self::assertStringContainsString("\n{$line}\n", $says, "{$unit}: {$line}");
             }
         }
         touch("{$folder}/gauges.json");
         self::script($folder, "bin/install --gauges {$folder}/gauges.json --print {$folder}/units");
         $gauges = (string) file_get_contents("{$folder}/units/vivid-pull-gauges.service");
-        foreach (['SupplementaryGroups=dialout', 'DevicePolicy=closed', 'User=vivid-pull', 'NoNewPrivileges=yes'] as $line) {
+        foreach ([
+            'SupplementaryGroups=dialout',
+            'DevicePolicy=closed',
+            'User=vivid-pull',
+            'NoNewPrivileges=yes',
+        ] as $line) {
             self::assertStringContainsString("\n{$line}\n", $gauges);
         }
-        self::assertStringContainsString('There are no settings at', self::script($folder, "bin/install --gauges {$folder}/none.json --print {$folder}/units", 1));
-        self::assertStringContainsString('OnCalendar=', (string) file_get_contents("{$folder}/units/vivid-pull-backup.timer"));
-        $said = self::script($folder, 'command -v systemd-analyze >/dev/null || exit 0; systemd-analyze verify '.$folder.'/units/*.service '.$folder.'/units/*.timer && for unit in '.$folder.'/units/*.service; do systemd-analyze security --offline=true --threshold=25 --no-pager "$unit" >/dev/null || echo "$unit may do too much"; done');
+        self::assertStringContainsString(
+            'There are no settings at',
+            self::script($folder, "bin/install --gauges {$folder}/none.json --print {$folder}/units", 1),
+        );
+        self::assertStringContainsString(
+            'OnCalendar=',
+            (string) file_get_contents("{$folder}/units/vivid-pull-backup.timer"),
+        );
+        $said = self::script(
+            $folder,
+            'command -v systemd-analyze >/dev/null || exit 0; systemd-analyze verify '.$folder.'/units/*.service '
+                .$folder.'/units/*.timer && for unit in '.$folder
+                .'/units/*.service; do systemd-analyze security --offline=true --threshold=25 --no-pager "$unit" >/dev/null || echo "$unit may do too much"; done',
+        );
         self::assertSame('', trim($said));
-        self::assertStringContainsString('does not fit into a unit', self::script($folder, "bin/install --print {$folder}/units --data '/var/lib/a b'", 1));
+        self::assertStringContainsString(
+            'does not fit into a unit',
+            self::script($folder, "bin/install --print {$folder}/units --data '/var/lib/a b'", 1),
+        );
         (new Process(['rm', '-rf', $folder]))->mustRun();
     }
 
@@ -215,7 +278,8 @@ final class ScriptsTest extends TestCase
 
     private static function isAlive(int $pid): bool
     {
-        return ! in_array(trim((string) @file_get_contents("/proc/{$pid}/stat")), ['', '0'], true) && ! str_contains((string) @file_get_contents("/proc/{$pid}/stat"), ') Z ');
+        return ! in_array(trim((string) @file_get_contents("/proc/{$pid}/stat")), ['', '0'], true)
+            && ! str_contains((string) @file_get_contents("/proc/{$pid}/stat"), ') Z ');
     }
 
     private static function folder(): string

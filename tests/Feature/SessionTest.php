@@ -17,7 +17,11 @@ final class SessionTest extends TestCase
             $answer = $this->get($page)->assertOk()->assertHeader('Content-Security-Policy');
             self::assertSame([], $answer->headers->getCookies(), $page);
         }
-        self::assertNotSame([], $this->getJson('/api/session')->headers->getCookies(), 'whoever signs in gets their token here');
+        self::assertNotSame(
+            [],
+            $this->getJson('/api/session')->headers->getCookies(),
+            'whoever signs in gets their token here',
+        );
     }
 
     public function test_nobody_is_signed_in_at_first(): void
@@ -52,7 +56,10 @@ final class SessionTest extends TestCase
     public function test_a_wrong_password_gets_a_sentence(): void
     {
         $this->postJson('/api/session', ['login' => 'oda', 'password' => 'guess'])->assertStatus(422)
-            ->assertJsonPath('detail', 'That name and password do not go together. Try again, or ask the lead for a new password.');
+            ->assertJsonPath(
+                'detail',
+                'That name and password do not go together. Try again, or ask the lead for a new password.',
+            );
         $this->postJson('/api/session', ['login' => 'nobody', 'password' => 'guess'])->assertStatus(422);
         $this->postJson('/api/session', ['login' => ['oda'], 'password' => 'guess'])->assertStatus(422);
         $this->raw('POST', '/api/session', '{"login":')->assertStatus(400);
@@ -74,13 +81,20 @@ final class SessionTest extends TestCase
         }
         $this->postJson('/api/session', ['login' => 'tomäs', 'password' => 'dune-grass-17'])->assertStatus(429);
         $this->travel(61)->seconds();
-        $this->postJson('/api/session', ['login' => ' Tomas', 'password' => 'dune-grass-17'])->assertOk()->assertJsonPath('user.id', 'tomas');
+        $this
+            ->postJson('/api/session', ['login' => ' Tomas', 'password' => 'dune-grass-17'])
+            ->assertOk()
+            ->assertJsonPath('user.id', 'tomas');
     }
 
     public function test_an_attacker_elsewhere_does_not_lock_out_the_person_on_their_own_device(): void
     {
         $own = ['login' => 'tomas', 'password' => 'dune-grass-17'];
-        $this->withCredentials()->withCookie('vivid_device', str_repeat('a', 40))->postJson('/api/session', $own)->assertOk();
+        $this
+            ->withCredentials()
+            ->withCookie('vivid_device', str_repeat('a', 40))
+            ->postJson('/api/session', $own)
+            ->assertOk();
         $this->withCookie('vivid_device', str_repeat('b', 40));
         for ($i = 0; $i < 7; $i++) {
             $this->postJson('/api/session', ['login' => 'tomas', 'password' => "guess {$i}"]);
@@ -92,9 +106,15 @@ final class SessionTest extends TestCase
     public function test_one_name_is_guessed_only_so_often_from_however_many_addresses(): void
     {
         for ($i = 0; $i < 12; $i++) {
-            $this->withServerVariables(['REMOTE_ADDR' => "192.0.2.{$i}"])->postJson('/api/session', ['login' => 'tomas', 'password' => "guess {$i}"])->assertStatus(422);
+            $this
+                ->withServerVariables(['REMOTE_ADDR' => "192.0.2.{$i}"])
+                ->postJson('/api/session', ['login' => 'tomas', 'password' => "guess {$i}"])
+                ->assertStatus(422);
         }
-        $this->withServerVariables(['REMOTE_ADDR' => '192.0.2.99'])->postJson('/api/session', ['login' => 'tomas', 'password' => 'x'])->assertStatus(429);
+        $this
+            ->withServerVariables(['REMOTE_ADDR' => '192.0.2.99'])
+            ->postJson('/api/session', ['login' => 'tomas', 'password' => 'x'])
+            ->assertStatus(429);
     }
 
     public function test_a_name_that_nobody_has_costs_the_server_as_much(): void
@@ -117,14 +137,20 @@ final class SessionTest extends TestCase
     {
         $this->withCredentials()->withCookie('vivid_device', str_repeat('a', 40));
         HttpJob::open($this->signIn())->line('n torn boot')->assertOk();
-        self::assertSame([substr(hash('sha256', str_repeat('a', 40)), 0, 12)], EntryRow::query()->where('kind', 'note')->where('line', 'n torn boot')->pluck('device')->all());
+        self::assertSame(
+            [substr(hash('sha256', str_repeat('a', 40)), 0, 12)],
+            EntryRow::query()->where('kind', 'note')->where('line', 'n torn boot')->pluck('device')->all(),
+        );
     }
 
     public function test_without_signing_in_nothing_else_answers(): void
     {
         $id = '00000000-0000-4000-8000-000000000000';
         foreach (['bench', 'machines', 'machines/RT-14', "jobs/{$id}", "jobs/{$id}/file"] as $path) {
-            $this->getJson("/api/{$path}")->assertUnauthorized()->assertJsonPath('detail', 'Your session has ended. Sign in again; what you typed is kept.');
+            $this
+                ->getJson("/api/{$path}")
+                ->assertUnauthorized()
+                ->assertJsonPath('detail', 'Your session has ended. Sign in again; what you typed is kept.');
         }
         foreach (['shelf', "jobs/{$id}/alike"] as $path) {
             $this->getJson("/api/{$path}")->assertUnauthorized();
@@ -140,9 +166,19 @@ final class SessionTest extends TestCase
     {
         $this->signIn();
         $this->app->detectEnvironment(static fn (): string => 'production');
-        foreach ([['POST', 'session'], ['DELETE', 'session'], ['POST', 'machines/RT-14/jobs'], ['POST', 'jobs/x/entries'], ['PUT', 'shelf/x'], ['DELETE', 'shelf/x']] as [$method, $path]) {
+        foreach ([
+            ['POST', 'session'],
+            ['DELETE', 'session'],
+            ['POST', 'machines/RT-14/jobs'],
+            ['POST', 'jobs/x/entries'],
+            ['PUT', 'shelf/x'],
+            ['DELETE', 'shelf/x'],
+        ] as [$method, $path]) {
             $this->json($method, "/api/{$path}", [])->assertStatus(419)
-                ->assertJsonPath('detail', 'This page is older than its session. Load it again; what you typed is kept.');
+                ->assertJsonPath(
+                    'detail',
+                    'This page is older than its session. Load it again; what you typed is kept.',
+                );
         }
     }
 }

@@ -10,7 +10,10 @@ use PhpParser\NodeFinder;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Sources;
 
-/** No function of the product is longer than can be read at once, and nothing is made of more than can be named; what the screens have is held to theirs by the linter. */
+/**
+ * No function of the product is longer than can be read at once, and nothing is made of more than can be named; what
+ * the screens have is held to theirs by the linter.
+ */
 final class ShapeTest extends TestCase
 {
     private const MOST_LINES = 40;
@@ -26,7 +29,8 @@ final class ShapeTest extends TestCase
             foreach ((new NodeFinder)->findInstanceOf($tree, FunctionLike::class) as $function) {
                 $looked++;
                 if ($function->getEndLine() - $function->getStartLine() >= self::MOST_LINES) {
-                    $long[] = $file->getBasename().' '.($function instanceof ClassMethod ? $function->name->name : 'line '.$function->getStartLine());
+                    $long[] = $file->getBasename().' '
+                        .($function instanceof ClassMethod ? $function->name->name : 'line '.$function->getStartLine());
                 }
             }
         }
@@ -38,13 +42,19 @@ final class ShapeTest extends TestCase
     {
         $made = [];
         foreach (Sources::in('core/src', 'app') as $file) {
-            foreach ((new NodeFinder)->findInstanceOf(Sources::parsed((string) file_get_contents($file->getPathname())), ClassMethod::class) as $method) {
+            foreach ((new NodeFinder)->findInstanceOf(
+                Sources::parsed((string) file_get_contents($file->getPathname())),
+                ClassMethod::class,
+            ) as $method) {
                 if ($method->name->name === '__construct') {
                     $made[$file->getBasename('.php')] = count($method->params);
                 }
             }
         }
-        self::assertSame([], array_filter($made, static fn (int $parameters): bool => $parameters > self::MOST_PARAMETERS));
+        self::assertSame(
+            [],
+            array_filter($made, static fn (int $parameters): bool => $parameters > self::MOST_PARAMETERS),
+        );
         self::assertGreaterThan(300, count($made));
         self::assertContains(self::MOST_PARAMETERS, $made);
     }

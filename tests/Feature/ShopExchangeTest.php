@@ -56,7 +56,10 @@ final class ShopExchangeTest extends TestCase
 
     public function test_every_table_of_the_database_is_exported_or_left_out_with_a_reason(): void
     {
-        $tables = array_map(static fn (array $one): string => $one['name'], Schema::getTables(Schema::getCurrentSchemaName()));
+        $tables = array_map(
+            static fn (array $one): string => $one['name'],
+            Schema::getTables(Schema::getCurrentSchemaName()),
+        );
         sort($tables);
         $named = [...array_keys(ShopTables::EXPORTED), ...array_keys(ShopTables::LEFT_OUT)];
         sort($named);
@@ -65,10 +68,27 @@ final class ShopExchangeTest extends TestCase
             self::assertGreaterThan(10, strlen($reason));
         }
         foreach (array_keys(ShopTables::EXPORTED) as $table) {
-            $json = array_map(static fn (array $one): string => $one['name'], array_filter(Schema::getColumns($table), static fn (array $one): bool => $one['type'] === 'longtext'));
-            self::assertSame(array_values($json), ShopTables::JSON[$table] ?? [], "{$table}: what is JSON goes out as JSON");
-            $blobs = array_map(static fn (array $one): string => $one['name'], array_filter(Schema::getColumns($table), static fn (array $one): bool => str_contains($one['type'], 'blob')));
-            self::assertSame(array_values($blobs), isset(ShopTables::PICTURES[$table]) ? [ShopTables::PICTURES[$table][0]] : [], "{$table}: pictures go out as files");
+            $json = array_map(
+                static fn (array $one): string => $one['name'],
+                array_filter(Schema::getColumns($table), static fn (array $one): bool => $one['type'] === 'longtext'),
+            );
+            self::assertSame(
+                array_values($json),
+                ShopTables::JSON[$table] ?? [],
+                "{$table}: what is JSON goes out as JSON",
+            );
+            $blobs = array_map(
+                static fn (array $one): string => $one['name'],
+                array_filter(
+                    Schema::getColumns($table),
+                    static fn (array $one): bool => str_contains($one['type'], 'blob'),
+                ),
+            );
+            self::assertSame(
+                array_values($blobs),
+                isset(ShopTables::PICTURES[$table]) ? [ShopTables::PICTURES[$table][0]] : [],
+                "{$table}: pictures go out as files",
+            );
         }
     }
 
@@ -76,7 +96,10 @@ final class ShopExchangeTest extends TestCase
     {
         $this->everything();
         ShopExport::to("{$this->folder}/one.zip");
-        self::assertStringNotContainsString((string) User::query()->where('login', 'ines')->value('password'), (string) file_get_contents("{$this->folder}/one.zip"));
+        self::assertStringNotContainsString(
+            (string) User::query()->where('login', 'ines')->value('password'),
+            (string) file_get_contents("{$this->folder}/one.zip"),
+        );
         $this->holdsItsSchema("{$this->folder}/one.zip");
         $this->emptied();
         $preview = ShopImport::from("{$this->folder}/one.zip", false);
@@ -84,7 +107,10 @@ final class ShopExchangeTest extends TestCase
         $import = ShopImport::from("{$this->folder}/one.zip", true);
         self::assertTrue($import['kept']);
         ShopExport::to("{$this->folder}/two.zip");
-        self::assertSame(hash_file('sha256', "{$this->folder}/one.zip"), hash_file('sha256', "{$this->folder}/two.zip"));
+        self::assertSame(
+            hash_file('sha256', "{$this->folder}/one.zip"),
+            hash_file('sha256', "{$this->folder}/two.zip"),
+        );
         $this->signIn('ines');
         foreach (Control::query()->with(['machine', 'openJob'])->whereHas('openJob')->get() as $control) {
             $this->getJson("/api/machines/{$control->machine->tag}")->assertOk();
@@ -105,7 +131,14 @@ final class ShopExchangeTest extends TestCase
     {
         HttpJob::open($this->signIn());
         $written = DB::table('entries')->orderBy('id')->pluck('id')->all();
-        $this->exportWithEntries(static fn (string $all): string => (string) preg_replace('/,"(?:device|chain)":(?:null|"[^"]*")/', '', $all), ['heads' => null]);
+        $this->exportWithEntries(
+            static fn (string $all): string => (string) preg_replace(
+                '/,"(?:device|chain)":(?:null|"[^"]*")/',
+                '',
+                $all,
+            ),
+            ['heads' => null],
+        );
         $this->emptied();
         self::assertSame([], ShopImport::from("{$this->folder}/one.zip", true)['rejected']);
         self::assertSame($written, DB::table('entries')->orderBy('id')->pluck('id')->all());
@@ -120,16 +153,26 @@ final class ShopExchangeTest extends TestCase
         $this->emptied();
         $report = ShopImport::from("{$this->folder}/one.zip", true);
         self::assertFalse($report['kept']);
-        self::assertStringContainsString('This row was altered, or a row before it was added or taken out', $report['rejected'][0]->why);
+        self::assertStringContainsString(
+            'This row was altered, or a row before it was added or taken out',
+            $report['rejected'][0]->why,
+        );
         self::assertSame(0, DB::table('entries')->count());
     }
 
     public function test_a_log_chained_anew_in_its_file_does_not_fit_the_heads(): void
     {
         HttpJob::open($this->signIn())->line('n torn boot')->assertOk();
-        $this->exportWithEntries(static fn (string $all): string => (string) preg_replace('/,"chain":"[^"]*"/', '', str_replace('torn boot', 'good boot', $all)));
+        $this->exportWithEntries(static fn (string $all): string => (string) preg_replace(
+            '/,"chain":"[^"]*"/',
+            '',
+            str_replace('torn boot', 'good boot', $all),
+        ));
         $this->emptied();
-        self::assertSame('the heads of the log are not those of these entries.', ShopImport::from("{$this->folder}/one.zip", true)['rejected'][0]->why);
+        self::assertSame(
+            'the heads of the log are not those of these entries.',
+            ShopImport::from("{$this->folder}/one.zip", true)['rejected'][0]->why,
+        );
     }
 
     /**
@@ -149,35 +192,107 @@ final class ShopExchangeTest extends TestCase
         $said = $manifest + json_decode((string) $zip->getFromName('manifest.json'), true);
         $said['tables']['entries']['sha256'] = hash('sha256', $entries);
         $zip->addFromString('entries.jsonl', $entries);
-        $zip->addFromString('manifest.json', (string) json_encode(array_filter($said, static fn (mixed $one): bool => $one !== null)));
+        $zip->addFromString(
+            'manifest.json',
+            (string) json_encode(array_filter($said, static fn (mixed $one): bool => $one !== null)),
+        );
         $zip->close();
     }
 
     /** @return iterable<string, array{string, callable(string): string, string}> */
     public static function damages(): iterable
     {
-        yield 'a role nobody has' => ['users.jsonl', static fn (string $all): string => str_replace('"apprentice"', '"king"', $all), 'role: this is no role.'];
-        yield 'a column that is none' => ['users.jsonl', static fn (string $all): string => str_replace('"login"', '"logon"', $all), 'is no column of users'];
-        yield 'a figure upside down' => ['spec_versions.jsonl', static fn (string $all): string => str_replace('"low_mm":10', '"low_mm":90', $all), 'low edge must lie below'];
-        yield 'half a line' => ['machines.jsonl', static fn (string $all): string => substr($all, 0, -40), 'this is not JSON'];
-        yield 'a day that is none' => ['machines.jsonl', static fn (string $all): string => (string) preg_replace('/"created_at":"[^"]*"/', '"created_at":"2026-02-31 00:00:00"', $all), 'this is no moment'];
-        yield 'a hash that does not fit' => ['machines.jsonl', static fn (string $all): string => str_replace('beach', 'reach', $all), 'it was changed or cut off'];
-        yield 'another picture' => ['photos/', static fn (string $all): string => Picture::jpeg(60, 40), 'this picture is not the one that its line names'];
-        yield 'a check of too few readings' => ['instrument_checks.jsonl', static fn (string $all): string => str_replace(',5.05]', ']', $all), 'Read each block at least three times'];
-        yield 'other points of a pull' => ['traces.jsonl', static fn (string $all): string => str_replace('direction\n0,', 'direction\n0.01,', $all), 'csv: these are not the points that were taken in.'];
-        yield 'points that are none' => ['traces.jsonl', static fn (string $all): string => str_replace('direction\n0,', 'direction\nfar,', $all), 'csv: Line 2: “far” is no travel.'];
-        yield 'a picture that is none' => ['photos/', static fn (string $all): string => 'no picture', 'this is no picture'];
+        yield 'a role nobody has' => [
+            'users.jsonl',
+            static fn (string $all): string => str_replace('"apprentice"', '"king"', $all),
+            'role: this is no role.',
+        ];
+        yield 'a column that is none' => [
+            'users.jsonl',
+            static fn (string $all): string => str_replace('"login"', '"logon"', $all),
+            'is no column of users',
+        ];
+        yield 'a figure upside down' => [
+            'spec_versions.jsonl',
+            static fn (string $all): string => str_replace('"low_mm":10', '"low_mm":90', $all),
+            'low edge must lie below',
+        ];
+        yield 'half a line' => [
+            'machines.jsonl',
+            static fn (string $all): string => substr($all, 0, -40),
+            'this is not JSON',
+        ];
+        yield 'a day that is none' => [
+            'machines.jsonl',
+            static fn (string $all): string => (string) preg_replace(
+                '/"created_at":"[^"]*"/',
+                '"created_at":"2026-02-31 00:00:00"',
+                $all,
+            ),
+            'this is no moment',
+        ];
+        yield 'a hash that does not fit' => [
+            'machines.jsonl',
+            static fn (string $all): string => str_replace('beach', 'reach', $all),
+            'it was changed or cut off',
+        ];
+        yield 'another picture' => [
+            'photos/',
+            static fn (string $all): string => Picture::jpeg(60, 40),
+            'this picture is not the one that its line names',
+        ];
+        yield 'a check of too few readings' => [
+            'instrument_checks.jsonl',
+            static fn (string $all): string => str_replace(',5.05]', ']', $all),
+            'Read each block at least three times',
+        ];
+        yield 'other points of a pull' => [
+            'traces.jsonl',
+            static fn (string $all): string => str_replace('direction\n0,', 'direction\n0.01,', $all),
+            'csv: these are not the points that were taken in.',
+        ];
+        yield 'points that are none' => [
+            'traces.jsonl',
+            static fn (string $all): string => str_replace('direction\n0,', 'direction\nfar,', $all),
+            'csv: Line 2: “far” is no travel.',
+        ];
+        yield 'a picture that is none' => [
+            'photos/',
+            static fn (string $all): string => 'no picture',
+            'this is no picture',
+        ];
     }
 
     /** @param  callable(string): string  $damage */
     #[DataProvider('damages')]
-    public function test_what_is_wrong_is_named_with_its_place_and_nothing_is_kept(string $file, callable $damage, string $says): void
-    {
+    public function test_what_is_wrong_is_named_with_its_place_and_nothing_is_kept(
+        string $file,
+        callable $damage,
+        string $says,
+    ): void {
         $job = HttpJob::open($this->signIn());
-        Pictures::keep(JobHead::find($job->id), User::query()->where('login', 'ines')->firstOrFail(), (string) Str::uuid(), Picture::png(), CarbonImmutable::now());
-        Traces::keep(JobHead::find($job->id), User::query()->where('login', 'ines')->firstOrFail(), (string) Str::uuid(), Pulled::csv(2, 100), CarbonImmutable::now());
+        Pictures::keep(
+            JobHead::find($job->id),
+            User::query()->where('login', 'ines')->firstOrFail(),
+            (string) Str::uuid(),
+            Picture::png(),
+            CarbonImmutable::now(),
+        );
+        Traces::keep(
+            JobHead::find($job->id),
+            User::query()->where('login', 'ines')->firstOrFail(),
+            (string) Str::uuid(),
+            Pulled::csv(2, 100),
+            CarbonImmutable::now(),
+        );
         $blocks = ['kind' => 'blocks', 'blocks' => [['size_mm' => 5, 'readings_mm' => [5.0, 5.0, 5.05]]]];
-        $this->signIn('oda')->postJson('/api/shelf/caliper-1/checks', ['id' => (string) Str::uuid(), 'keep' => true, 'check' => $blocks])->assertOk();
+        $this
+            ->signIn('oda')
+            ->postJson(
+                '/api/shelf/caliper-1/checks',
+                ['id' => (string) Str::uuid(), 'keep' => true, 'check' => $blocks],
+            )
+            ->assertOk();
         ShopExport::to("{$this->folder}/one.zip");
         $zip = new ZipArchive;
         $zip->open("{$this->folder}/one.zip");
@@ -192,7 +307,10 @@ final class ShopExchangeTest extends TestCase
         $this->emptied();
         $report = ShopImport::from("{$this->folder}/one.zip", true);
         self::assertFalse($report['kept']);
-        self::assertStringContainsString($says, implode("\n", array_map(static fn ($one): string => "{$one->place}: {$one->why}", $report['rejected'])));
+        self::assertStringContainsString(
+            $says,
+            implode("\n", array_map(static fn ($one): string => "{$one->place}: {$one->why}", $report['rejected'])),
+        );
         self::assertSame(0, DB::table('users')->count() + DB::table('machines')->count());
     }
 
@@ -259,7 +377,12 @@ final class ShopExchangeTest extends TestCase
             0 => substr($line, 0, $at),
             1 => substr_replace($line, (string) $chance->getInt(-9_000_000, 9_000_000), $at, 1),
             2 => (string) preg_replace('/:(?:"[^"]*"|\d+)/', ':null', $line, $chance->getInt(1, 3)),
-            3 => (string) preg_replace_callback('/:\d+/', static fn (): string => ':'.$chance->getInt(-5, 99_999_999), $line, $chance->getInt(1, 4)),
+            3 => (string) preg_replace_callback(
+                '/:\d+/',
+                static fn (): string => ':'.$chance->getInt(-5, 99_999_999),
+                $line,
+                $chance->getInt(1, 4),
+            ),
             default => str_replace('"', ['\\"', '', '""'][$chance->getInt(0, 2)], $line),
         };
     }
@@ -273,20 +396,58 @@ final class ShopExchangeTest extends TestCase
         foreach (Control::query()->with('machine')->whereDoesntHave('openJob')->get() as $control) {
             HttpJob::open($this, $control->machine->tag, $control->key)->line('ok')->assertOk();
         }
-        $families = array_unique(array_map(static fn (Control $one): string => $one->specVersion->body['family'], Control::query()->with('specVersion')->get()->all()));
+        $families = array_unique(array_map(
+            static fn (Control $one): string => $one->specVersion->body['family'],
+            Control::query()->with('specVersion')->get()->all(),
+        ));
         self::assertCount(count(FamilyKey::cases()), $families, 'a control of every family');
         $job = HttpJob::resume($this, (string) DB::table('control_jobs')->whereNotNull('open_control_id')->value('id'));
         $job->line('n a note to take back')->assertOk();
         $job->line('v said by mistake')->assertOk();
-        Pictures::keep(JobHead::find($job->id), User::query()->where('login', 'ines')->firstOrFail(), (string) Str::uuid(), Picture::png(), CarbonImmutable::now());
-        Traces::keep(JobHead::find($job->id), User::query()->where('login', 'ines')->firstOrFail(), (string) Str::uuid(), Pulled::csv(2, 100), CarbonImmutable::now());
-        DB::table('spec_sketches')->insert(['spec_version_id' => DB::table('spec_versions')->max('id')] + Pictures::anew(Picture::png()));
-        FormerTag::query()->create(['machine_id' => DB::table('machines')->min('id'), 'tag' => 'OLD-1', 'until' => now()]);
-        $this->postJson('/api/machines/RT-14/meter', ['id' => (string) Str::uuid(), 'face' => 2, 'replaced_at' => 6500])->assertOk();
-        $this->postJson('/api/machines/RT-14/controls/clutch/complaints', ['id' => (string) Str::uuid(), 'symptoms' => ['slips' => 'yes'], 'words' => 'slips uphill'])->assertCreated();
+        Pictures::keep(
+            JobHead::find($job->id),
+            User::query()->where('login', 'ines')->firstOrFail(),
+            (string) Str::uuid(),
+            Picture::png(),
+            CarbonImmutable::now(),
+        );
+        Traces::keep(
+            JobHead::find($job->id),
+            User::query()->where('login', 'ines')->firstOrFail(),
+            (string) Str::uuid(),
+            Pulled::csv(2, 100),
+            CarbonImmutable::now(),
+        );
+        DB::table('spec_sketches')->insert(
+            ['spec_version_id' => DB::table('spec_versions')->max('id')] + Pictures::anew(Picture::png()),
+        );
+        FormerTag::query()->create([
+            'machine_id' => DB::table('machines')->min('id'),
+            'tag' => 'OLD-1',
+            'until' => now(),
+        ]);
+        $this
+            ->postJson('/api/machines/RT-14/meter', ['id' => (string) Str::uuid(), 'face' => 2, 'replaced_at' => 6500])
+            ->assertOk();
+        $this
+            ->postJson(
+                '/api/machines/RT-14/controls/clutch/complaints',
+                ['id' => (string) Str::uuid(), 'symptoms' => ['slips' => 'yes'], 'words' => 'slips uphill'],
+            )
+            ->assertCreated();
         $this->signIn('oda')->putJson('/api/causes/clutch_lever', ['here' => ['worn_plates' => 2]])->assertOk();
         $this->putJson('/api/shop/units', ['speeds' => 'mph'])->assertOk();
-        $this->putJson('/api/cables/'.Str::uuid(), ['name' => 'Clutch', 'wire_mm' => 84.5, 'adjusters' => [], 'control' => (int) DB::table('controls')->min('id')])->assertOk();
+        $this
+            ->putJson(
+                '/api/cables/'.Str::uuid(),
+                [
+                    'name' => 'Clutch',
+                    'wire_mm' => 84.5,
+                    'adjusters' => [],
+                    'control' => (int) DB::table('controls')->min('id'),
+                ],
+            )
+            ->assertOk();
         Audit::note(null, 'test', 'ünïcode “quoted” / slashed', ['n' => 1.0, 'empty' => (object) []]);
         foreach (array_keys(ShopTables::EXPORTED) as $table) {
             self::assertTrue(DB::table($table)->exists(), "{$table} has rows");
@@ -300,10 +461,25 @@ final class ShopExchangeTest extends TestCase
         $validator->resolver()?->registerRaw($schema, 'https://vivid-pull.example/schemas/shop-1.json');
         $zip = new ZipArchive;
         $zip->open($path);
-        self::assertTrue($validator->validate(json_decode((string) $zip->getFromName('manifest.json')), 'https://vivid-pull.example/schemas/shop-1.json')->isValid());
+        self::assertTrue(
+            $validator
+                ->validate(
+                    json_decode((string) $zip->getFromName('manifest.json')),
+                    'https://vivid-pull.example/schemas/shop-1.json',
+                )
+                ->isValid(),
+        );
         foreach (array_keys(ShopTables::EXPORTED) as $table) {
             foreach (array_slice(explode("\n", rtrim((string) $zip->getFromName("{$table}.jsonl"))), 0, 60) as $line) {
-                self::assertTrue($validator->validate(json_decode($line), "https://vivid-pull.example/schemas/shop-1.json#/\$defs/{$table}")->isValid(), "{$table}: {$line}");
+                self::assertTrue(
+                    $validator
+                        ->validate(
+                            json_decode($line),
+                            "https://vivid-pull.example/schemas/shop-1.json#/\$defs/{$table}",
+                        )
+                        ->isValid(),
+                    "{$table}: {$line}",
+                );
             }
         }
     }

@@ -36,20 +36,34 @@ final class TracesTest extends TestCase
         $this->keep($id, Pulled::csv(4))->assertOk();
         $view = $this->curve($id, self::HOW.'&instrument=caliper-1');
 
-        self::assertSame(['free_play', 'return_spring', 'take_up', 'plateau', 'end_stop'], array_column($view['phases'], 'kind'), 'its springs are level');
+        self::assertSame(
+            ['free_play', 'return_spring', 'take_up', 'plateau', 'end_stop'],
+            array_column($view['phases'], 'kind'),
+            'its springs are level',
+        );
         self::assertEqualsWithDelta(Pulled::play(4), $view['told']['play_mm'], $view['told']['play_expanded_mm']);
         self::assertSame([1200, false], [$view['points'], $view['kept']]);
         $this->job->body('trace', $view['body'])->assertOk();
         self::assertSame($id, $this->job->state['beside']['traces'][0]['trace']);
-        self::assertStringStartsWith('Pull as a curve, 1200 points, free play ends at', (string) collect((array) $this->job->state['log'])->last()['what']);
+        self::assertStringStartsWith(
+            'Pull as a curve, 1200 points, free play ends at',
+            (string) collect((array) $this->job->state['log'])->last()['what'],
+        );
         self::assertSame($view['told'], $this->curve($id)['told'], 'as it stands in the log');
         self::assertTrue($this->curve($id)['kept']);
 
-        $this->job->ready()->line((string) $view['line'], ['instrument' => 'caliper-1', 'point' => 'lever_tip'])->assertOk();
+        $this->job
+            ->ready()
+            ->line((string) $view['line'], ['instrument' => 'caliper-1', 'point' => 'lever_tip'])
+            ->assertOk();
         $entry = DB::table('entries')->where('kind', 'reading')->latest('seq')->value('body');
         $body = json_decode((string) $entry, true);
         self::assertEqualsWithDelta($view['told']['play_mm'], $body['mm'], 0.006);
-        self::assertGreaterThan($view['told']['play_expanded_mm'], $body['written_step_mm'], 'known to so much either way');
+        self::assertGreaterThan(
+            $view['told']['play_expanded_mm'],
+            $body['written_step_mm'],
+            'known to so much either way',
+        );
     }
 
     public function test_a_file_with_a_bad_line_is_kept_by_none_of_it(): void
@@ -59,7 +73,13 @@ final class TracesTest extends TestCase
         self::assertStringContainsString('is no travel', (string) $answer->json('detail'));
         self::assertNotEmpty($answer->json('missing'));
         self::assertSame(0, Trace::query()->count());
-        self::assertStringContainsString('larger than 12 MB', (string) $this->keep((string) Str::uuid(), str_repeat('1', 12 * 1024 * 1024 + 1))->assertStatus(422)->json('detail'));
+        self::assertStringContainsString(
+            'larger than 12 MB',
+            (string) $this
+                ->keep((string) Str::uuid(), str_repeat('1', 12 * 1024 * 1024 + 1))
+                ->assertStatus(422)
+                ->json('detail'),
+        );
         $this->keep((string) Str::uuid(), "\xFF\xD8\xFFhello")->assertStatus(422);
         $this->keep('no-uuid', Pulled::csv(4))->assertStatus(422);
     }
@@ -80,10 +100,28 @@ final class TracesTest extends TestCase
         $body = $this->curve($id, self::HOW)['body'];
 
         self::assertSame('return_only', $body['told']['reached']);
-        self::assertStringContainsString('not what the curve tells', (string) $this->job->body('trace', ['told' => ['reached' => 'yes'] + $body['told']] + $body)->assertStatus(422)->json('detail'));
-        self::assertStringContainsString('did not arrive', (string) $this->job->body('trace', ['trace' => (string) Str::uuid()] + $body)->assertStatus(422)->json('detail'));
+        self::assertStringContainsString(
+            'not what the curve tells',
+            (string) $this->job
+                ->body('trace', ['told' => ['reached' => 'yes'] + $body['told']] + $body)
+                ->assertStatus(422)
+                ->json('detail'),
+        );
+        self::assertStringContainsString(
+            'did not arrive',
+            (string) $this->job
+                ->body('trace', ['trace' => (string) Str::uuid()] + $body)
+                ->assertStatus(422)
+                ->json('detail'),
+        );
         $this->job->body('trace', $body)->assertOk();
-        self::assertContains(['springs_reached', 'failed'], array_map(static fn (array $one): array => [$one['key'], $one['status']], (array) $this->job->state['gates']));
+        self::assertContains(
+            ['springs_reached', 'failed'],
+            array_map(
+                static fn (array $one): array => [$one['key'], $one['status']],
+                (array) $this->job->state['gates'],
+            ),
+        );
     }
 
     public function test_earlier_curves_of_the_control_stand_behind_it_with_what_changed(): void
@@ -100,12 +138,22 @@ final class TracesTest extends TestCase
         self::assertSame([$first], array_column($view['earlier'], 'trace'));
         self::assertStringContainsString('than it was', implode(' ', $view['earlier'][0]['changes']));
         self::assertFalse($view['earlier'][0]['new_cable']);
-        self::assertSame([], $this->curve($second, 'point=lever_tip&to_stop=1&at_mm=90')['earlier'], 'measured elsewhere, it does not compare');
+        self::assertSame(
+            [],
+            $this->curve($second, 'point=lever_tip&to_stop=1&at_mm=90')['earlier'],
+            'measured elsewhere, it does not compare',
+        );
         $this->job->body('part', ['part' => 'cable', 'remark' => 'MH-2112'])->assertOk();
         $this->job->body('trace', $view['body'])->assertOk();
         $third = (string) Str::uuid();
         $this->keep($third, Pulled::csv(11))->assertOk();
-        self::assertSame([[$second, true], [$first, false]], array_map(static fn (array $one): array => [$one['trace'], $one['new_cable']], $this->curve($third, self::HOW)['earlier']));
+        self::assertSame(
+            [[$second, true], [$first, false]],
+            array_map(
+                static fn (array $one): array => [$one['trace'], $one['new_cable']],
+                $this->curve($third, self::HOW)['earlier'],
+            ),
+        );
     }
 
     public function test_pulls_stand_in_the_story_of_the_machine_and_on_the_sheet_of_the_job(): void
@@ -123,7 +171,10 @@ final class TracesTest extends TestCase
         $clutch = collect((array) $machine['controls'])->firstWhere('key', 'clutch');
 
         self::assertStringStartsWith('Friction takes', (string) $clutch['pulls']);
-        self::assertContains($id, array_map(static fn (array $one): ?string => $one['pull']['trace'] ?? null, (array) $clutch['history']));
+        self::assertContains(
+            $id,
+            array_map(static fn (array $one): ?string => $one['pull']['trace'] ?? null, (array) $clutch['history']),
+        );
         $sheet = view('sheets.job', JobSheet::of(JobHead::find($first)))->render();
         self::assertStringContainsString('Pulled as a curve', $sheet);
         self::assertStringContainsString('Free play ends at', $sheet);
@@ -134,23 +185,45 @@ final class TracesTest extends TestCase
     {
         $id = (string) Str::uuid();
         $this->keep($id, Pulled::csv(4))->assertOk();
-        $csv = $this->get("/api/jobs/{$this->job->id}/traces/{$id}/points")->assertOk()->assertHeader('Content-Type', 'text/csv; charset=utf-8');
+        $csv = $this
+            ->get("/api/jobs/{$this->job->id}/traces/{$id}/points")
+            ->assertOk()
+            ->assertHeader('Content-Type', 'text/csv; charset=utf-8');
         $json = $this->get("/api/jobs/{$this->job->id}/traces/{$id}/points?as=json")->assertOk();
 
         self::assertSame(Pulled::csv(4), $csv->getContent());
         self::assertSame(['vivid-pull/trace@1', 1200], [$json->json('format'), count((array) $json->json('points'))]);
         self::assertSame(['travel_mm', 'force_n', 'direction'], array_keys((array) $json->json('points.0')));
         $validator = new Validator;
-        $validator->resolver()?->registerRaw((string) file_get_contents(base_path('docs/formats/trace.schema.json')), 'https://vivid-pull.example/schemas/trace-1.json');
-        self::assertTrue($validator->validate(json_decode((string) $json->getContent()), 'https://vivid-pull.example/schemas/trace-1.json')->isValid());
+        $validator
+            ->resolver()
+            ?->registerRaw(
+                (string) file_get_contents(base_path('docs/formats/trace.schema.json')),
+                'https://vivid-pull.example/schemas/trace-1.json',
+            );
+        self::assertTrue(
+            $validator
+                ->validate(json_decode((string) $json->getContent()), 'https://vivid-pull.example/schemas/trace-1.json')
+                ->isValid(),
+        );
     }
 
     public function test_a_pull_with_times_asks_how_far_it_was_and_gives_no_reading(): void
     {
         $id = (string) Str::uuid();
-        $csv = preg_replace_callback('/^([\d.]+)(,.*,(?:pull|release))$/m', static fn (array $one): string => (str_ends_with($one[2], 'pull') ? (float) $one[1] / 10 : 20 - (float) $one[1] / 10).$one[2], str_replace('travel_mm', 'time_s', Pulled::csv(4)));
+        $csv = preg_replace_callback(
+            '/^([\d.]+)(,.*,(?:pull|release))$/m',
+            static fn (array $one): string => (str_ends_with($one[2], 'pull')
+                ? (float) $one[1] / 10
+                : 20 - (float) $one[1] / 10)
+                .$one[2],
+            str_replace('travel_mm', 'time_s', Pulled::csv(4)),
+        );
         $this->keep($id, (string) $csv)->assertOk();
-        self::assertSame('Its points have times and no travel. Say how far it was pulled.', $this->getJson("/api/jobs/{$this->job->id}/traces/{$id}?".self::HOW)->assertStatus(422)->json('detail'));
+        self::assertSame(
+            'Its points have times and no travel. Say how far it was pulled.',
+            $this->getJson("/api/jobs/{$this->job->id}/traces/{$id}?".self::HOW)->assertStatus(422)->json('detail'),
+        );
         $view = $this->curve($id, self::HOW.'&reach_mm=60');
 
         self::assertSame([null, null], [$view['line'], $view['told']['play_mm'] ?? null]);
@@ -158,7 +231,10 @@ final class TracesTest extends TestCase
         $this->job->body('trace', $view['body'])->assertOk();
         self::assertEquals(60, $this->job->state['beside']['traces'][0]['reach_mm']);
         self::assertSame($view['told'], $this->curve($id)['told']);
-        self::assertArrayHasKey('time_s', (array) $this->get("/api/jobs/{$this->job->id}/traces/{$id}/points?as=json")->json('points.0'));
+        self::assertArrayHasKey(
+            'time_s',
+            (array) $this->get("/api/jobs/{$this->job->id}/traces/{$id}/points?as=json")->json('points.0'),
+        );
     }
 
     public function test_points_changed_by_hand_are_found(): void
@@ -174,9 +250,23 @@ final class TracesTest extends TestCase
     {
         $this->putJson('/api/session/units', ['lengths' => 'in', 'forces' => 'lbf_ft'])->assertOk();
         $id = (string) Str::uuid();
-        $this->keep($id, implode("\n", array_map(static fn (int $n): string => 0.1 * $n.' '.($n < 5 ? 0.2 : 0.2 + ($n - 4) * 1.0), range(0, 15))))->assertOk();
+        $this
+            ->keep(
+                $id,
+                implode(
+                    "\n",
+                    array_map(
+                        static fn (int $n): string => 0.1 * $n.' '.($n < 5 ? 0.2 : 0.2 + ($n - 4) * 1.0),
+                        range(0, 15),
+                    ),
+                ),
+            )
+            ->assertOk();
 
-        self::assertStringContainsString("\n38.1,", (string) $this->get("/api/jobs/{$this->job->id}/traces/{$id}/points")->getContent());
+        self::assertStringContainsString(
+            "\n38.1,",
+            (string) $this->get("/api/jobs/{$this->job->id}/traces/{$id}/points")->getContent(),
+        );
     }
 
     public function test_curves_are_for_those_who_may_log_and_are_signed_in(): void
@@ -201,12 +291,20 @@ final class TracesTest extends TestCase
     /** @return array<string, mixed> */
     private function curve(string $id, string $how = ''): array
     {
-        return (array) $this->getJson("/api/jobs/{$this->job->id}/traces/{$id}".($how === '' ? '' : "?{$how}"))->assertOk()->json();
+        return (array) $this
+            ->getJson("/api/jobs/{$this->job->id}/traces/{$id}".($how === '' ? '' : "?{$how}"))
+            ->assertOk()
+            ->json();
     }
 
     /** @return TestResponse<Response> */
     private function keep(string $id, string $text, ?string $job = null): TestResponse
     {
-        return $this->call('PUT', '/api/jobs/'.($job ?? $this->job->id)."/traces/{$id}", server: ['HTTP_ACCEPT' => 'application/json', 'CONTENT_TYPE' => 'text/csv'], content: $text);
+        return $this->call(
+            'PUT',
+            '/api/jobs/'.($job ?? $this->job->id)."/traces/{$id}",
+            server: ['HTTP_ACCEPT' => 'application/json', 'CONTENT_TYPE' => 'text/csv'],
+            content: $text,
+        );
     }
 }

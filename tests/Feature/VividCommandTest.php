@@ -17,7 +17,10 @@ final class VividCommandTest extends TestCase
     {
         $process = self::vivid('read', '3/32 in');
         self::assertSame(0, $process->getExitCode());
-        self::assertSame([2.38125, 'mm', 'in'], [self::json($process)['value'], self::json($process)['unit'], self::json($process)['entered_unit']]);
+        self::assertSame(
+            [2.38125, 'mm', 'in'],
+            [self::json($process)['value'], self::json($process)['unit'], self::json($process)['entered_unit']],
+        );
     }
 
     public function test_replay_prints_the_bench_state(): void
@@ -38,11 +41,20 @@ final class VividCommandTest extends TestCase
     public static function wrong(): iterable
     {
         yield 'a unit nobody listed' => [['read', '4 furlong'], 'Read 4, but “furlong” is not a unit I know.'];
-        yield 'a file that is not there' => [['replay', '/nowhere.json'], 'There is no file /nowhere.json that can be read.'];
+        yield 'a file that is not there' => [
+            ['replay', '/nowhere.json'],
+            'There is no file /nowhere.json that can be read.',
+        ];
         yield 'a folder' => [['replay', '/tmp'], 'There is no file /tmp that can be read.'];
         yield 'a file that is no JSON' => [['replay', self::ROOT.'/bin/vivid'], '$: this is not JSON'];
-        yield 'another kind of JSON' => [['replay', self::ROOT.'/composer.json'], '$: the key “name” is not known here.'];
-        yield 'a job where a complaint is asked for' => [['diagnose', self::ROOT.'/docs/formats/examples/bail.json'], '$: the key “spec” is not known here.'];
+        yield 'another kind of JSON' => [
+            ['replay', self::ROOT.'/composer.json'],
+            '$: the key “name” is not known here.',
+        ];
+        yield 'a job where a complaint is asked for' => [
+            ['diagnose', self::ROOT.'/docs/formats/examples/bail.json'],
+            '$: the key “spec” is not known here.',
+        ];
         yield 'no command' => [[], 'Usage:'];
     }
 

@@ -44,7 +44,10 @@ final class YardTest extends TestCase
     public function test_it_knows_what_is_due_by_day_and_by_use(): void
     {
         $this->signIn('ines');
-        $control = Control::query()->whereHas('machine', static fn ($machines) => $machines->where('tag', 'RT-14'))->where('key', 'clutch')->firstOrFail();
+        $control = Control::query()
+            ->whereHas('machine', static fn ($machines) => $machines->where('tag', 'RT-14'))
+            ->where('key', 'clutch')
+            ->firstOrFail();
         $due = function () use ($control): array {
             $machine = array_column($this->getJson('/api/yard')->json('machines'), null, 'tag')[$control->machine->tag];
 
@@ -61,11 +64,19 @@ final class YardTest extends TestCase
     public function test_retired_ones_stand_apart_and_none_is_left_out(): void
     {
         $all = Machine::query()->count();
-        Machine::query()->where('tag', 'RT-14')->update(['retired_at' => CarbonImmutable::now(), 'retired_why' => 'sold']);
+        Machine::query()
+            ->where('tag', 'RT-14')
+            ->update(['retired_at' => CarbonImmutable::now(), 'retired_why' => 'sold']);
         $this->signIn('office');
         self::assertCount($all - 1, $this->getJson('/api/yard')->json('machines'));
         self::assertSame(['RT-14'], array_column($this->getJson('/api/yard?retired=only')->json('machines'), 'tag'));
-        Machine::query()->insert(array_map(static fn (int $n): array => ['tag' => "ZZ-{$n}", 'name' => 'Many', 'kind' => 'mower', 'year' => 2020, 'place' => 'yard', 'usage_reading' => 0, 'usage_unit' => 'h'], range(1000, 1700)));
+        Machine::query()->insert(array_map(
+            static fn (int $n): array => [
+                'tag' => "ZZ-{$n}", 'name' => 'Many', 'kind' => 'mower', 'year' => 2020, 'place' => 'yard',
+                'usage_reading' => 0, 'usage_unit' => 'h',
+            ],
+            range(1000, 1700),
+        ));
         self::assertCount($all + 700, $this->getJson('/api/yard')->json('machines'));
     }
 }

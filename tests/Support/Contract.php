@@ -36,16 +36,30 @@ final class Contract
         $template = self::template(substr($path, 4));
         $operation = $template === null ? null : (self::document()['paths'][$template][strtolower($method)] ?? null);
         if ($operation === null) {
-            Assert::assertContains($response->getStatusCode(), [404, 405], "{$method} {$path} is answered, and no part of the API document.");
+            Assert::assertContains(
+                $response->getStatusCode(),
+                [404, 405],
+                "{$method} {$path} is answered, and no part of the API document.",
+            );
 
             return;
         }
         $status = (string) $response->getStatusCode();
-        Assert::assertArrayHasKey($status, $operation['responses'], "{$method} {$template} answered {$status}, which its document does not know: ".$response->getContent());
+        Assert::assertArrayHasKey(
+            $status,
+            $operation['responses'],
+            "{$method} {$template} answered {$status}, which its document does not know: ".$response->getContent(),
+        );
         self::$met["{$method} {$template} {$status}"] = true;
         self::holdBody($method, $template, $status, $operation['responses'][$status], $response);
         if ($status[0] === '2' && isset($operation['requestBody']['content']['application/json'])) {
-            self::valid(json_decode((string) $content), "{$template}/".strtolower($method).'/requestBody', ['requestBody', 'content', 'application/json', 'schema'], $template, $method);
+            self::valid(
+                json_decode((string) $content),
+                "{$template}/".strtolower($method).'/requestBody',
+                ['requestBody', 'content', 'application/json', 'schema'],
+                $template,
+                $method,
+            );
         }
     }
 
@@ -67,21 +81,46 @@ final class Contract
     /** @return array<string, mixed> */
     public static function document(): array
     {
-        return self::$document ??= json_decode((string) file_get_contents(self::FILE), true, flags: JSON_THROW_ON_ERROR);
+        return self::$document ??= json_decode(
+            (string) file_get_contents(self::FILE),
+            true,
+            flags: JSON_THROW_ON_ERROR,
+        );
     }
 
     /** @param  array<string, mixed>  $described */
-    private static function holdBody(string $method, string $template, string $status, array $described, Response $response): void
-    {
+    private static function holdBody(
+        string $method,
+        string $template,
+        string $status,
+        array $described,
+        Response $response,
+    ): void {
         if (! isset($described['content'])) {
             Assert::assertSame('', (string) $response->getContent());
 
             return;
         }
-        $types = array_filter(array_keys($described['content']), static fn (string|int $one): bool => str_starts_with((string) $response->headers->get('Content-Type'), (string) $one));
-        Assert::assertNotSame([], $types, "{$method} {$template} {$status} is none of: ".implode(', ', array_keys($described['content'])).'.');
+        $types = array_filter(
+            array_keys($described['content']),
+            static fn (string|int $one): bool => str_starts_with(
+                (string) $response->headers->get('Content-Type'),
+                (string) $one,
+            ),
+        );
+        Assert::assertNotSame(
+            [],
+            $types,
+            "{$method} {$template} {$status} is none of: ".implode(', ', array_keys($described['content'])).'.',
+        );
         $type = (string) reset($types);
-        self::valid(json_decode((string) $response->getContent()), "{$method} {$template} {$status}", ['responses', $status, 'content', $type, 'schema'], $template, $method);
+        self::valid(
+            json_decode((string) $response->getContent()),
+            "{$method} {$template} {$status}",
+            ['responses', $status, 'content', $type, 'schema'],
+            $template,
+            $method,
+        );
     }
 
     /** @param  list<string>  $place */
@@ -93,7 +132,10 @@ final class Contract
         ));
         $result = self::validator()->validate($value, self::URI.'#/'.$pointer);
         $error = $result->error();
-        Assert::assertTrue($result->isValid(), "{$what}: ".($error === null ? '' : json_encode((new ErrorFormatter)->format($error))));
+        Assert::assertTrue(
+            $result->isValid(),
+            "{$what}: ".($error === null ? '' : json_encode((new ErrorFormatter)->format($error))),
+        );
     }
 
     private static function validator(): Validator
@@ -112,7 +154,8 @@ final class Contract
     {
         if (self::$patterns === []) {
             foreach (array_keys(self::document()['paths']) as $template) {
-                self::$patterns[(string) $template] = '#^'.preg_replace('/\\\\\{\w+\\\\\}/', '[^/]+', preg_quote((string) $template, '#')).'$#';
+                self::$patterns[(string) $template] = '#^'
+                    .preg_replace('/\\\\\{\w+\\\\\}/', '[^/]+', preg_quote((string) $template, '#')).'$#';
             }
         }
         foreach (self::$patterns as $template => $pattern) {

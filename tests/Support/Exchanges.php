@@ -30,12 +30,19 @@ trait Exchanges
     {
         $file = $this->taken($kind, $text);
         self::assertSame([$new, []], [$file['new'], $file['rejected']], $kind);
-        $this->postJson("/api/imports/{$file['id']}/run", ['without_rejected' => false])->assertOk()->assertJsonPath('state', 'done');
+        $this
+            ->postJson("/api/imports/{$file['id']}/run", ['without_rejected' => false])
+            ->assertOk()
+            ->assertJsonPath('state', 'done');
     }
 
     private function closedJobs(int $many, string $reason = 'kept as it was'): void
     {
-        $rows = array_map(static fn (int $n): string => "RT-14,clutch,2024-0{$n}-10,".(1000 * $n).",1{$n}.5,15,Bo,by_choice,\"{$reason}\"", range(1, min(9, $many)));
+        $rows = array_map(
+            static fn (int $n): string => "RT-14,clutch,2024-0{$n}-10,".(1000 * $n)
+                .",1{$n}.5,15,Bo,by_choice,\"{$reason}\"",
+            range(1, min(9, $many)),
+        );
         $this->takenIn('history', self::HEAD.",outcome,reason\n".implode("\n", $rows)."\n", count($rows));
     }
 
@@ -57,7 +64,15 @@ trait Exchanges
     /** @return TestResponse<Response> */
     private function file(string $id, string $kind, string $text): TestResponse
     {
-        return $this->call('PUT', "/api/imports/{$id}?kind={$kind}&name=file.csv", [], [], [], ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json'], $text);
+        return $this->call(
+            'PUT',
+            "/api/imports/{$id}?kind={$kind}&name=file.csv",
+            [],
+            [],
+            [],
+            ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json'],
+            $text,
+        );
     }
 
     private static function damaged(string $good, Randomizer $chance): string
@@ -68,8 +83,18 @@ trait Exchanges
                 0 => substr($good, 0, $at),
                 1 => substr_replace($good, $chance->getBytes($chance->getInt(1, 3)), $at, 1),
                 2 => substr_replace($good, '', $at, $chance->getInt(1, 30)),
-                3 => substr_replace($good, [',', ';', '"', "\n", '{', ']', "\0", '1e999', '-', 'null', '[]'][$chance->getInt(0, 10)], $at, 0),
-                4 => (string) preg_replace_callback('/\d+/', static fn (): string => (string) $chance->getInt(-9, 999_999_999), $good, $chance->getInt(1, 5)),
+                3 => substr_replace(
+                    $good,
+                    [',', ';', '"', "\n", '{', ']', "\0", '1e999', '-', 'null', '[]'][$chance->getInt(0, 10)],
+                    $at,
+                    0,
+                ),
+                4 => (string) preg_replace_callback(
+                    '/\d+/',
+                    static fn (): string => (string) $chance->getInt(-9, 999_999_999),
+                    $good,
+                    $chance->getInt(1, 5),
+                ),
                 5 => (string) preg_replace('/"[a-z_]+":/', '"x":', $good, 1),
                 default => str_replace(['clutch', 'lever_tip', 'true', 'RT-14'][$chance->getInt(0, 3)], '', $good),
             };

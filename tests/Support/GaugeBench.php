@@ -8,7 +8,10 @@ use RuntimeException;
 use Symfony\Component\Process\InputStream;
 use Symfony\Component\Process\Process;
 
-/** Simulated gauges (a caliper on a pseudo terminal, a force gauge on the network) and the real bridge that carries what they send to a server, as processes of their own. */
+/**
+ * Simulated gauges (a caliper on a pseudo terminal, a force gauge on the network) and the real bridge that carries what
+ * they send to a server, as processes of their own.
+ */
 final class GaugeBench
 {
     public const CALIPER = 'caliper';
@@ -39,14 +42,36 @@ final class GaugeBench
         $wired = [];
         foreach ($kinds as $kind) {
             $port = (string) Server::freePort();
-            $wired[] = $kind === self::FORCE ? ['instrument' => 'pull-500', 'address' => "127.0.0.1:{$port}", 'records' => true] : ['instrument' => 'caliper-1', 'port' => "{$this->folder}/{$kind}"];
+            $wired[] = $kind === self::FORCE
+                ? ['instrument' => 'pull-500', 'address' => "127.0.0.1:{$port}", 'records' => true]
+                : ['instrument' => 'caliper-1', 'port' => "{$this->folder}/{$kind}"];
             $words = new InputStream;
-            $gauge = new Process([PHP_BINARY, 'bin/gauge-sim', $kind, ...($kind === self::FORCE ? ['--port', $port] : ['--line', "{$this->folder}/{$kind}"])], self::ROOT, null, $words, null);
+            $gauge = new Process(
+                [
+                    PHP_BINARY,
+                    'bin/gauge-sim',
+                    $kind,
+                    ...($kind === self::FORCE ? ['--port', $port] : ['--line', "{$this->folder}/{$kind}"]),
+                ],
+                self::ROOT,
+                null,
+                $words,
+                null,
+            );
             $gauge->start();
             $this->gauges[$kind] = [$gauge, $words];
         }
-        file_put_contents("{$this->folder}/settings.json", json_encode(['server' => $server, 'token' => $made['token'], 'gauges' => $wired]));
-        $this->bridge = new Process([PHP_BINARY, 'bin/gauges', "{$this->folder}/settings.json"], self::ROOT, null, null, null);
+        file_put_contents(
+            "{$this->folder}/settings.json",
+            json_encode(['server' => $server, 'token' => $made['token'], 'gauges' => $wired]),
+        );
+        $this->bridge = new Process(
+            [PHP_BINARY, 'bin/gauges', "{$this->folder}/settings.json"],
+            self::ROOT,
+            null,
+            null,
+            null,
+        );
         $this->bridge->start();
         $this->awaitSaid('Listening', count($kinds));
         $this->awaitSaid("This computer is known as {$name}.");
@@ -83,7 +108,9 @@ final class GaugeBench
                 $gauge->getOutput();
             }
         }
-        throw new RuntimeException("The bridge never said “{$text}”. It said:\n{$this->bridge->getOutput()}{$this->bridge->getErrorOutput()}");
+        throw new RuntimeException(
+            "The bridge never said “{$text}”. It said:\n{$this->bridge->getOutput()}{$this->bridge->getErrorOutput()}",
+        );
     }
 
     public function end(): void

@@ -14,7 +14,11 @@ final class HttpClient
      * @param  array<string, string>  $cookies
      * @param  string|null  $authority  file of the certificate that vouches for it, where it is HTTPS
      */
-    public function __construct(private readonly string $url, private array $cookies = [], private readonly ?string $authority = null) {}
+    public function __construct(
+        private readonly string $url,
+        private array $cookies = [],
+        private readonly ?string $authority = null,
+    ) {}
 
     public function signIn(string $login, string $password): void
     {
@@ -53,13 +57,21 @@ final class HttpClient
         if ($handle === false || $method === '') {
             throw new RuntimeException('curl could not begin.');
         }
-        $pairs = array_map(static fn (string $name, string $value): string => "{$name}={$value}", array_keys($this->cookies), array_values($this->cookies));
+        $pairs = array_map(
+            static fn (string $name, string $value): string => "{$name}={$value}",
+            array_keys($this->cookies),
+            array_values($this->cookies),
+        );
         curl_setopt_array($handle, [
             CURLOPT_CUSTOMREQUEST => $method,
             CURLOPT_RETURNTRANSFER => true,
             CURLOPT_TIMEOUT => 30,
             CURLOPT_COOKIE => implode('; ', $pairs).';',
-            CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', 'X-XSRF-TOKEN: '.rawurldecode($this->cookies['XSRF-TOKEN'] ?? '')],
+            CURLOPT_HTTPHEADER => [
+                'Accept: application/json',
+                'Content-Type: application/json',
+                'X-XSRF-TOKEN: '.rawurldecode($this->cookies['XSRF-TOKEN'] ?? ''),
+            ],
             CURLOPT_HEADERFUNCTION => $this->keepCookie(...),
         ]);
         if ($this->authority !== null && $this->authority !== '') {

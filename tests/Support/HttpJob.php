@@ -32,7 +32,14 @@ final class HttpJob
     {
         $id = (string) Str::uuid();
 
-        return new self($test, $id, $test->postJson("/api/machines/{$machine}/jobs", ['id' => $id, 'control' => $control])->assertCreated()->json('state'));
+        return new self(
+            $test,
+            $id,
+            $test
+                ->postJson("/api/machines/{$machine}/jobs", ['id' => $id, 'control' => $control])
+                ->assertCreated()
+                ->json('state'),
+        );
     }
 
     /** One that is open already. */
@@ -51,7 +58,8 @@ final class HttpJob
     }
 
     /**
-     * What the screen would say it shows: the adjuster that the card speaks of and how far to turn it, the pose, the instrument.
+     * What the screen would say it shows: the adjuster that the card speaks of and how far to turn it, the pose, the
+     * instrument.
      *
      * @return array<string, mixed>
      */
@@ -75,7 +83,8 @@ final class HttpJob
      */
     public function send(array $what): TestResponse
     {
-        $this->lastSent = $what + ['id' => (string) Str::uuid(), 'at' => now()->toIso8601String(), 'after' => $this->state['head']];
+        $this->lastSent = $what
+            + ['id' => (string) Str::uuid(), 'at' => now()->toIso8601String(), 'after' => $this->state['head']];
 
         return $this->resend($this->lastSent);
     }
@@ -117,8 +126,14 @@ final class HttpJob
             $item = Shown::asked($this->state) ?? TestCase::fail('nothing is asked');
             $pose = in_array($item['about'], ['left', 'right'], true) ? $item['about'] : 'straight';
             $isRead = in_array($item['kind'], ['reading', 'in_band'], true);
-            $right = array_values(array_filter($item['answers'], static fn (array $one): bool => $one['tone'] === 'right'))[0] ?? null;
-            ($isRead || $right === null ? $this->line($play, ['pose' => $pose]) : $this->body($right['kind'], $right['body']))->assertOk();
+            $right = array_values(array_filter(
+                $item['answers'],
+                static fn (array $one): bool => $one['tone'] === 'right',
+            ))[0]
+                ?? null;
+            ($isRead || $right === null
+                ? $this->line($play, ['pose' => $pose])
+                : $this->body($right['kind'], $right['body']))->assertOk();
         }
 
         return $this;
@@ -135,6 +150,9 @@ final class HttpJob
 
     public function rows(): int
     {
-        return EntryRow::query()->where('job_id', $this->id)->orWhere(fn ($rows) => $rows->whereNull('job_id'))->count();
+        return EntryRow::query()
+            ->where('job_id', $this->id)
+            ->orWhere(fn ($rows) => $rows->whereNull('job_id'))
+            ->count();
     }
 }

@@ -7,7 +7,10 @@ namespace Tests\Support;
 use Illuminate\Support\Str;
 use RuntimeException;
 
-/** A job brought to where a test begins, over HTTP, as a screen sends it. Getting there by keys and clicks has tests of its own. */
+/**
+ * A job brought to where a test begins, over HTTP, as a screen sends it. Getting there by keys and clicks has tests of
+ * its own.
+ */
 final class Preparation
 {
     /** Confirms whatever is confirmed with a word, as often as it is asked. */

@@ -7,7 +7,10 @@ namespace Tests\Support;
 use RuntimeException;
 use Symfony\Component\Process\Process;
 
-/** The workshop as `bin/start` serves it to a network: nginx with HTTPS, in front of two application servers that share one database. */
+/**
+ * The workshop as `bin/start` serves it to a network: nginx with HTTPS, in front of two application servers that share
+ * one database.
+ */
 final class Served
 {
     private const ROOT = __DIR__.'/../..';
@@ -57,8 +60,11 @@ final class Served
 
     private Process $process;
 
-    private function __construct(private readonly string $folder, private readonly int $plainPort, private readonly int $securePort)
-    {
+    private function __construct(
+        private readonly string $folder,
+        private readonly int $plainPort,
+        private readonly int $securePort,
+    ) {
         $this->plain = "http://127.0.0.1:{$plainPort}";
         $this->secure = "https://127.0.0.1:{$securePort}";
     }
@@ -89,8 +95,22 @@ final class Served
     private function serve(string $script, int $port, array $env): self
     {
         // Its own caches, not those that tests must not find.
-        $env = array_diff_key($env, ['APP_CONFIG_CACHE' => true, 'APP_ROUTES_CACHE' => true, 'APP_EVENTS_CACHE' => true]);
-        $this->process = new Process(['setsid', 'bash', '-c', $script], self::ROOT, ['VIVID_PULL_DATA' => $this->folder, 'PLAIN' => (string) $this->plainPort, 'SECURE' => (string) $this->securePort] + $env, null, null);
+        $env = array_diff_key(
+            $env,
+            ['APP_CONFIG_CACHE' => true, 'APP_ROUTES_CACHE' => true, 'APP_EVENTS_CACHE' => true],
+        );
+        $this->process = new Process(
+            ['setsid', 'bash', '-c', $script],
+            self::ROOT,
+            [
+                'VIVID_PULL_DATA' => $this->folder,
+                'PLAIN' => (string) $this->plainPort,
+                'SECURE' => (string) $this->securePort,
+            ]
+                + $env,
+            null,
+            null,
+        );
         $this->process->start();
         for ($i = 0; $i < 300 && $this->process->isRunning(); $i++) {
             $answers = @fsockopen('127.0.0.1', $port);
@@ -101,7 +121,10 @@ final class Served
             }
             usleep(100_000);
         }
-        throw new RuntimeException('It is not served: '.$this->process->getOutput().$this->process->getErrorOutput().@file_get_contents("{$this->folder}/logs/web.log").@file_get_contents("{$this->folder}/logs/php1.log"));
+        throw new RuntimeException(
+            'It is not served: '.$this->process->getOutput().$this->process->getErrorOutput()
+                .@file_get_contents("{$this->folder}/logs/web.log").@file_get_contents("{$this->folder}/logs/php1.log"),
+        );
     }
 
     private static function folder(): string
@@ -140,8 +163,17 @@ final class Served
     /** @return list<int> a process and all that it began, and what those began */
     private static function family(int $pid): array
     {
-        $children = array_filter(explode("\n", (string) shell_exec("pgrep -P {$pid}")), static fn (string $line): bool => $line !== '');
+        $children = array_filter(
+            explode("\n", (string) shell_exec("pgrep -P {$pid}")),
+            static fn (string $line): bool => $line !== '',
+        );
 
-        return [$pid, ...array_merge(...array_map(static fn (string $child): array => self::family((int) $child), array_values($children)))];
+        return [
+            $pid,
+            ...array_merge(...array_map(
+                static fn (string $child): array => self::family((int) $child),
+                array_values($children),
+            )),
+        ];
     }
 }

@@ -14,7 +14,18 @@ final class Server
     private const ROOT = __DIR__.'/../..';
 
     /** As in bin/start. */
-    private const OPTIONS = ['-d', 'variables_order=EGPCS', '-d', 'opcache.preload=bootstrap/preload.php', '-d', 'opcache.jit_buffer_size=32M', '-d', 'opcache.jit=function', '-d', 'zend.enable_gc=0'];
+    private const OPTIONS = [
+        '-d',
+        'variables_order=EGPCS',
+        '-d',
+        'opcache.preload=bootstrap/preload.php',
+        '-d',
+        'opcache.jit_buffer_size=32M',
+        '-d',
+        'opcache.jit=function',
+        '-d',
+        'zend.enable_gc=0',
+    ];
 
     private ?Process $process = null;
 
@@ -29,8 +40,11 @@ final class Server
     private static ?self $shared = null;
 
     /** @param  array<string, string>  $env */
-    public function __construct(private readonly int $port, private readonly array $env, private readonly string $router = 'public/router.php')
-    {
+    public function __construct(
+        private readonly int $port,
+        private readonly array $env,
+        private readonly string $router = 'public/router.php',
+    ) {
         $this->url = "http://127.0.0.1:{$port}";
     }
 
@@ -52,10 +66,13 @@ final class Server
     {
         return [
             'APP_ENV' => 'production', 'APP_DEBUG' => 'false', 'APP_KEY' => (string) getenv('APP_KEY'),
-            'APP_CONFIG_CACHE' => '.runtime/none/config.php', 'APP_ROUTES_CACHE' => '.runtime/none/routes.php', 'APP_EVENTS_CACHE' => '.runtime/none/events.php',
-            'DB_HOST' => (string) getenv('DB_HOST'), 'DB_PORT' => (string) getenv('DB_PORT'), 'DB_DATABASE' => (string) getenv('DB_DATABASE'),
+            'APP_CONFIG_CACHE' => '.runtime/none/config.php', 'APP_ROUTES_CACHE' => '.runtime/none/routes.php',
+            'APP_EVENTS_CACHE' => '.runtime/none/events.php',
+            'DB_HOST' => (string) getenv('DB_HOST'), 'DB_PORT' => (string) getenv('DB_PORT'),
+            'DB_DATABASE' => (string) getenv('DB_DATABASE'),
             'DB_USERNAME' => (string) getenv('DB_USERNAME'), 'DB_PASSWORD' => (string) getenv('DB_PASSWORD'),
-            'CACHE_STORE' => 'database', 'SESSION_DRIVER' => 'database', 'LOG_CHANNEL' => 'single', 'QUEUE_CONNECTION' => 'sync', 'WORKSHOP_DEMO' => 'true',
+            'CACHE_STORE' => 'database', 'SESSION_DRIVER' => 'database', 'LOG_CHANNEL' => 'single',
+            'QUEUE_CONNECTION' => 'sync', 'WORKSHOP_DEMO' => 'true',
             'PHP_CLI_SERVER_WORKERS' => '4', 'BCRYPT_ROUNDS' => '4',
         ];
     }
@@ -75,7 +92,18 @@ final class Server
     public function start(): void
     {
         $this->process = new Process(
-            ['setsid', PHP_BINARY, ...self::OPTIONS, '-d', 'opcache.preload_user='.(posix_getpwuid(posix_geteuid())['name'] ?? ''), '-S', "127.0.0.1:{$this->port}", '-t', 'public', $this->router],
+            [
+                'setsid',
+                PHP_BINARY,
+                ...self::OPTIONS,
+                '-d',
+                'opcache.preload_user='.(posix_getpwuid(posix_geteuid())['name'] ?? ''),
+                '-S',
+                "127.0.0.1:{$this->port}",
+                '-t',
+                'public',
+                $this->router,
+            ],
             self::ROOT, $this->env, null, null,
         );
         $this->process->disableOutput();
@@ -117,7 +145,13 @@ final class Server
 
     public function fillWithDemo(): void
     {
-        (new Process(['bash', '-c', '. tests/Support/demo.sh; fill_with_demo'], self::ROOT, $this->env, null, 120))->mustRun();
+        (new Process(
+            ['bash', '-c', '. tests/Support/demo.sh; fill_with_demo'],
+            self::ROOT,
+            $this->env,
+            null,
+            120,
+        ))->mustRun();
     }
 
     /** A machine of this test's own, like another of the yard, on which nothing was ever done. */
@@ -125,14 +159,23 @@ final class Server
     {
         $database = $this->database();
         $columns = 'name, kind, year, place, usage_reading, usage_unit';
-        $database->prepare("insert into machines (tag, {$columns}, ran_until, created_at, updated_at) select ?, {$columns}, now() - interval 1 day, now(), now() from machines where tag = ?")->execute([$own, $tag]);
-        $database->prepare('insert into controls (machine_id, spec_version_id, `key`, name, run, minutes, created_at, updated_at) select o.id, c.spec_version_id, c.`key`, c.name, c.run, c.minutes, now(), now() from controls c join machines m on m.id = c.machine_id, machines o where m.tag = ? and o.tag = ? order by c.id')->execute([$tag, $own]);
+        $database
+            ->prepare(
+                "insert into machines (tag, {$columns}, ran_until, created_at, updated_at) select ?, {$columns}, now() - interval 1 day, now(), now() from machines where tag = ?",
+            )
+            ->execute([$own, $tag]);
+        $database
+            ->prepare(
+                'insert into controls (machine_id, spec_version_id, `key`, name, run, minutes, created_at, updated_at) select o.id, c.spec_version_id, c.`key`, c.name, c.run, c.minutes, now(), now() from controls c join machines m on m.id = c.machine_id, machines o where m.tag = ? and o.tag = ? order by c.id',
+            )
+            ->execute([$tag, $own]);
 
         return $own;
     }
 
     /**
-     * A job of this test's own on a control, whatever another left open there, brought so far by whoever is signed in so.
+     * A job of this test's own on a control, whatever another left open there, brought so far by whoever is signed in
+     * so.
      *
      * @param  list<string>  $lines
      */

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Support;
 
-/** What a screen says it shows beside a line that was typed: the item asked for, the adjuster that the card speaks of and how far to turn it, the pose, the instrument. */
+/**
+ * What a screen says it shows beside a line that was typed: the item asked for, the adjuster that the card speaks of
+ * and how far to turn it, the pose, the instrument.
+ */
 final class Shown
 {
     /**
@@ -20,7 +23,16 @@ final class Shown
         $steps = array_column($next['options'], 'steps', 'adjuster')[$adjuster] ?? null;
         $pose = in_array($about, ['left', 'right'], true) ? $about : 'straight';
 
-        return array_filter(['item' => $state['asks'], 'adjuster' => $adjuster, 'steps' => $steps, 'pose' => $pose, 'instrument' => $instrument], static fn (mixed $one): bool => $one !== null);
+        return array_filter(
+            [
+                'item' => $state['asks'],
+                'adjuster' => $adjuster,
+                'steps' => $steps,
+                'pose' => $pose,
+                'instrument' => $instrument,
+            ],
+            static fn (mixed $one): bool => $one !== null,
+        );
     }
 
     /**

@@ -21,7 +21,10 @@ final readonly class Sources
     {
         foreach ($folders as $folder) {
             /** @var SplFileInfo $file */
-            foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(self::ROOT."/{$folder}", FilesystemIterator::SKIP_DOTS)) as $file) {
+            foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(
+                self::ROOT."/{$folder}",
+                FilesystemIterator::SKIP_DOTS,
+            )) as $file) {
                 if ($file->getExtension() === 'php') {
                     yield $file;
                 }

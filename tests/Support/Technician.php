@@ -7,8 +7,9 @@ namespace Tests\Support;
 use PHPUnit\Framework\Assert;
 
 /**
- * Somebody at the bench with a faulty machine, who makes the usual mistakes: types a value too early, turns the wrong way first, turns one
- * too many. Says what they would type next, from what the screen asks and from how often they have changed something.
+ * Somebody at the bench with a faulty machine, who makes the usual mistakes: types a value too early, turns the wrong
+ * way first, turns one too many. Says what they would type next, from what the screen asks and from how often they have
+ * changed something.
  *
  * @phpstan-type Deed array{line: string, refused: string|null}|array{cure: string}
  */
@@ -21,11 +22,17 @@ final class Technician
     private array $mistaken = [];
 
     /**
-     * @param  array<string, string|list<string>>  $answers  by the beginning of an item's key: what is seen, from change to change; the last stays
-     * @param  array<string, array{string, string}>  $mistakes  by the beginning of an item's key: what is typed at it first, and words of the refusal
+     * @param  array<string, string|list<string>>  $answers  by the beginning of an item's key: what is seen, from
+     *     change to change; the last stays
+     * @param  array<string, array{string, string}>  $mistakes  by the beginning of an item's key: what is typed at it
+     *     first, and words of the refusal
      * @param  list<string>  $moves  what is turned, from change to change, where it is not what is advised
      */
-    public function __construct(private readonly array $answers, private readonly array $mistakes = [], private readonly array $moves = []) {}
+    public function __construct(
+        private readonly array $answers,
+        private readonly array $mistakes = [],
+        private readonly array $moves = [],
+    ) {}
 
     /**
      * @param  array<string, mixed>  $state
@@ -44,7 +51,11 @@ final class Technician
             return ['line' => $this->mistakes[$mistake][0], 'refused' => $this->mistakes[$mistake][1]];
         }
         $deed = $this->deed($state, $asks);
-        $this->changes += isset($deed['cure']) || $deed['line'] === 'done' || preg_match('/^[+\-]/', $deed['line']) === 1 ? 1 : 0;
+        $this->changes += isset($deed['cure'])
+            || $deed['line'] === 'done'
+            || preg_match('/^[+\-]/', $deed['line']) === 1
+            ? 1
+            : 0;
 
         return $deed;
     }
@@ -57,7 +68,11 @@ final class Technician
     {
         $item = Shown::asked($state) ?? Assert::fail("{$asks} is not on the screen.");
         foreach ($state['stages'] as $stage) {
-            if ($stage['together'] !== null && in_array($asks, $stage['together']['keys'], true) && self::longest($asks, $this->answers) === null) {
+            if (
+                $stage['together'] !== null
+                && in_array($asks, $stage['together']['keys'], true)
+                && self::longest($asks, $this->answers) === null
+            ) {
                 return ['line' => $stage['together']['word'], 'refused' => null];
             }
         }
@@ -65,14 +80,22 @@ final class Technician
         if ($asks === 'put_right') {
             return ['cure' => $this->at($this->answers['cure'] ?? Assert::fail('Something is to be put right.'))];
         }
-        if (($asks === 'in_band' || str_starts_with($asks, 'home:')) && in_array($state['next']['kind'], ['move', 'table'], true)) {
+        if (
+            ($asks === 'in_band' || str_starts_with($asks, 'home:'))
+            && in_array($state['next']['kind'], ['move', 'table'], true)
+        ) {
             return ['line' => $this->moves[$this->changes] ?? 'done', 'refused' => null];
         }
         if ($key === null && in_array('ok', array_column($item['answers'], 'word'), true)) {
             return ['line' => 'ok', 'refused' => null];
         }
 
-        return ['line' => $this->at($this->answers[$key ?? ($asks === 'in_band' ? 'reading:' : Assert::fail("No answer to {$asks}."))]), 'refused' => null];
+        return [
+            'line' => $this->at(
+                $this->answers[$key ?? ($asks === 'in_band' ? 'reading:' : Assert::fail("No answer to {$asks}."))],
+            ),
+            'refused' => null,
+        ];
     }
 
     /** @param  string|list<string>  $answer */

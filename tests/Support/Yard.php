@@ -29,8 +29,10 @@ final readonly class Yard
     {
         foreach (DemoFleet::MACHINES as [$tag, $plate, $model, $kind, $year, $place, $usage, $unit, $controls]) {
             if ($tag === $wanted) {
-                $machine = Machine::query()->create(['tag' => $tag, 'plate' => $plate, 'name' => $model, 'kind' => $kind, 'year' => $year,
-                    'place' => $place, 'usage_reading' => $usage, 'usage_unit' => $unit, 'ran_until' => null]);
+                $machine = Machine::query()->create([
+                    'tag' => $tag, 'plate' => $plate, 'name' => $model, 'kind' => $kind, 'year' => $year,
+                    'place' => $place, 'usage_reading' => $usage, 'usage_unit' => $unit, 'ran_until' => null,
+                ]);
                 self::controls($machine, $model, $controls);
             }
         }
@@ -40,7 +42,10 @@ final readonly class Yard
     private static function controls(Machine $machine, string $model, array $keys): void
     {
         foreach ($keys as $key) {
-            $spec = SpecVersion::query()->firstOrCreate(['model' => $model, 'control' => $key, 'version' => 1], DemoFleet::version($model, $key));
+            $spec = SpecVersion::query()->firstOrCreate(
+                ['model' => $model, 'control' => $key, 'version' => 1],
+                DemoFleet::version($model, $key),
+            );
             Control::query()->create(['machine_id' => $machine->id, 'spec_version_id' => $spec->id, 'key' => $key,
                 'name' => DemoFleet::NAMES[$key], 'run' => DemoFleet::run($model, $key), 'minutes' => 12]);
         }

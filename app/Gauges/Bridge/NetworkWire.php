@@ -13,8 +13,8 @@ use VividPull\Core\Gauge\LineFraming;
 use VividPull\Core\Gauge\ScpiReply;
 
 /**
- * An instrument on the network, asked over a plain connection as IEEE 488.2 and SCPI have it: who it is, then for a reading, which it gives
- * once its button is pressed; what it complains of is asked for after each.
+ * An instrument on the network, asked over a plain connection as IEEE 488.2 and SCPI have it: who it is, then for a
+ * reading, which it gives once its button is pressed; what it complains of is asked for after each.
  */
 final class NetworkWire
 {
@@ -29,17 +29,22 @@ final class NetworkWire
 
     private ?TimerInterface $patience = null;
 
-    public function __construct(private readonly LoopInterface $loop, private readonly Presses $presses, private readonly Journal $journal)
-    {
+    public function __construct(
+        private readonly LoopInterface $loop,
+        private readonly Presses $presses,
+        private readonly Journal $journal,
+    ) {
         $this->framing = new LineFraming;
     }
 
     public function open(): void
     {
-        (new Connector(['timeout' => self::PATIENCE_S], $this->loop))->connect('tcp://'.$this->presses->gauge->wire())->then(
-            $this->opened(...),
-            fn () => $this->away('It does not answer. Is it switched on, and is the address right?'),
-        );
+        (new Connector(['timeout' => self::PATIENCE_S], $this->loop))
+            ->connect('tcp://'.$this->presses->gauge->wire())
+            ->then(
+                $this->opened(...),
+                fn () => $this->away('It does not answer. Is it switched on, and is the address right?'),
+            );
     }
 
     private function opened(ConnectionInterface $to): void
@@ -63,7 +68,10 @@ final class NetworkWire
         $this->stopWaiting();
         $asked = $this->asked;
         if ($asked === 'name') {
-            $this->journal->stands($this->presses->gauge->instrument, 'Listening to '.(ScpiReply::name($line) ?? 'an instrument that does not say its name').'.');
+            $this->journal->stands(
+                $this->presses->gauge->instrument,
+                'Listening to '.(ScpiReply::name($line) ?? 'an instrument that does not say its name').'.',
+            );
         } elseif ($asked === 'error') {
             $error = ScpiReply::error($line);
             if ($error !== null) {
@@ -72,7 +80,9 @@ final class NetworkWire
         } else {
             $this->presses->came($line);
         }
-        $asked === 'reading' ? $this->ask($to, 'error', 'SYST:ERR?') : $this->ask($to, 'reading', $this->presses->gauge->ask);
+        $asked === 'reading'
+            ? $this->ask($to, 'error', 'SYST:ERR?')
+            : $this->ask($to, 'reading', $this->presses->gauge->ask);
     }
 
     /** A reading may take for ever: it comes when somebody presses. All else is answered at once, or not at all. */

@@ -15,8 +15,8 @@ use React\EventLoop\TimerInterface;
 use Throwable;
 
 /**
- * What was pressed, on its way to the server: one after the other, in the order it was pressed. While the server is away it waits here and
- * on the disk, and is told how old it is when it goes.
+ * What was pressed, on its way to the server: one after the other, in the order it was pressed. While the server is
+ * away it waits here and on the disk, and is told how old it is when it goes.
  */
 final class Outgoing
 {
@@ -54,15 +54,24 @@ final class Outgoing
 
     private ?TimerInterface $ticking = null;
 
-    public function __construct(private readonly LoopInterface $loop, private readonly Settings $settings, private readonly Journal $journal, private readonly string $file)
-    {
+    public function __construct(
+        private readonly LoopInterface $loop,
+        private readonly Settings $settings,
+        private readonly Journal $journal,
+        private readonly string $file,
+    ) {
         $this->wire = new CurlMultiHandler(['select_timeout' => 0]);
         $this->http = new Client([
-            'handler' => HandlerStack::create($this->wire), 'base_uri' => "{$settings->server}/api/", 'http_errors' => false, 'connect_timeout' => 3, 'timeout' => 8,
-            'verify' => $settings->authority ?? true, 'headers' => ['Authorization' => "Bearer {$settings->token}", 'Accept' => 'application/json'],
+            'handler' => HandlerStack::create($this->wire), 'base_uri' => "{$settings->server}/api/",
+            'http_errors' => false, 'connect_timeout' => 3, 'timeout' => 8,
+            'verify' => $settings->authority ?? true,
+            'headers' => ['Authorization' => "Bearer {$settings->token}", 'Accept' => 'application/json'],
         ]);
         $kept = is_file($file) ? json_decode((string) file_get_contents($file), true) : [];
-        $this->waiting = array_values(array_filter(array_map(static fn (mixed $one): ?Sent => Press::fromKept($one) ?? RecordedPull::fromKept($one), is_array($kept) ? $kept : [])));
+        $this->waiting = array_values(array_filter(array_map(
+            static fn (mixed $one): ?Sent => Press::fromKept($one) ?? RecordedPull::fromKept($one),
+            is_array($kept) ? $kept : [],
+        )));
     }
 
     public function begin(): void
@@ -90,14 +99,20 @@ final class Outgoing
     public function put(Sent $sent): void
     {
         if (count($this->waiting) >= self::MOST) {
-            $this->journal->say($sent->instrument(), "{$sent->says()} was let go: ".self::MOST.' wait already, and the server does not answer.');
+            $this->journal->say(
+                $sent->instrument(),
+                "{$sent->says()} was let go: ".self::MOST.' wait already, and the server does not answer.',
+            );
 
             return;
         }
         $this->waiting[] = $sent;
         if ($this->isAway) {
             $this->keep();
-            $this->journal->say($sent->instrument(), "{$sent->says()} waits, ".count($this->waiting).' in all: the server does not answer.');
+            $this->journal->say(
+                $sent->instrument(),
+                "{$sent->says()} waits, ".count($this->waiting).' in all: the server does not answer.',
+            );
         }
         $this->next();
     }
@@ -109,7 +124,12 @@ final class Outgoing
         }
         $this->isSending = true;
         $sent = $this->waiting[0];
-        $this->ask('POST', $sent->path(), $sent->body(), fn (int $status, array $said) => $this->answered($sent, $status, $said));
+        $this->ask(
+            'POST',
+            $sent->path(),
+            $sent->body(),
+            fn (int $status, array $said) => $this->answered($sent, $status, $said),
+        );
     }
 
     /** @param  array<array-key, mixed>  $said */
@@ -117,7 +137,11 @@ final class Outgoing
     {
         $this->isSending = false;
         if ($status === 0 || $status === 401 || $status === 429 || $status >= 500) {
-            $this->tryLater($status === 401 ? self::sentence($said) : 'The workshop server does not answer. What is pressed is kept, in order.');
+            $this->tryLater(
+                $status === 401
+                    ? self::sentence($said)
+                    : 'The workshop server does not answer. What is pressed is kept, in order.',
+            );
 
             return;
         }
@@ -125,7 +149,8 @@ final class Outgoing
         $this->backAgain();
         $late = $sent->ageMs() > 2000 ? ', pressed '.round($sent->ageMs() / 1000).' s ago' : '';
         $this->journal->say($sent->instrument(), $status === 200
-            ? self::text($said, 'entered').' to '.self::text($said, 'told').$late.(($said['low_battery'] ?? false) === true ? '. Its battery is low.' : '')
+            ? self::text($said, 'entered').' to '.self::text($said, 'told').$late
+                .(($said['low_battery'] ?? false) === true ? '. Its battery is low.' : '')
             : self::sentence($said).$late);
         $this->next();
     }
@@ -159,7 +184,10 @@ final class Outgoing
     /** Says that it is there, and what it carries; until it is known, every second. */
     private function hello(): void
     {
-        $carries = array_values(array_unique(array_map(static fn (Wired $one): string => $one->instrument, $this->settings->gauges)));
+        $carries = array_values(array_unique(array_map(
+            static fn (Wired $one): string => $one->instrument,
+            $this->settings->gauges,
+        )));
         $this->ask('PUT', 'gauges/here', ['carries' => $carries], function (int $status, array $said): void {
             if ($status === 200) {
                 if (! $this->isKnown) {
@@ -169,7 +197,12 @@ final class Outgoing
                 return;
             }
             if ($status === 401 || ! $this->isKnown) {
-                $this->journal->stands('server', $status === 0 || $status >= 500 ? "{$this->settings->server} does not answer. It is asked again and again." : self::sentence($said));
+                $this->journal->stands(
+                    'server',
+                    $status === 0 || $status >= 500
+                        ? "{$this->settings->server} does not answer. It is asked again and again."
+                        : self::sentence($said),
+                );
             }
             if (! $this->isKnown) {
                 $this->loop->addTimer(self::HELLO_AGAIN_S, $this->hello(...));
@@ -183,13 +216,18 @@ final class Outgoing
         $this->isKnown = true;
         $this->journal->stands('server', 'This computer is known as '.self::text($said, 'name').'.');
         foreach ((array) ($said['unknown'] ?? []) as $unknown) {
-            $this->journal->say((string) $unknown, 'No such instrument is on the shelf. It has: '.implode(', ', array_column((array) ($said['instruments'] ?? []), 'id')).'.');
+            $this->journal->say(
+                (string) $unknown,
+                'No such instrument is on the shelf. It has: '
+                    .implode(', ', array_column((array) ($said['instruments'] ?? []), 'id')).'.',
+            );
         }
     }
 
     /**
      * @param  array<string, mixed>  $body
-     * @param  callable(int, array<array-key, mixed>): void  $then  told the status, 0 where nothing answered, and what was said
+     * @param  callable(int, array<array-key, mixed>): void  $then  told the status, 0 where nothing answered, and what
+     *     was said
      */
     private function ask(string $method, string $path, array $body, callable $then): void
     {
@@ -202,7 +240,9 @@ final class Outgoing
             },
             function (mixed $why) use ($then): void {
                 $this->underWay--;
-                $why instanceof TransferException || throw $why instanceof Throwable ? $why : new LogicException('The request failed without saying why.');
+                $why instanceof TransferException || throw $why instanceof Throwable
+                    ? $why
+                    : new LogicException('The request failed without saying why.');
                 $then(0, []);
             },
         );
@@ -222,7 +262,10 @@ final class Outgoing
     private function keep(): void
     {
         $half = "{$this->file}.half";
-        if (@file_put_contents($half, json_encode(array_map(static fn (Sent $one): array => $one->kept(), $this->waiting), JSON_THROW_ON_ERROR)) !== false) {
+        if (@file_put_contents(
+            $half,
+            json_encode(array_map(static fn (Sent $one): array => $one->kept(), $this->waiting), JSON_THROW_ON_ERROR),
+        ) !== false) {
             rename($half, $this->file);
         }
     }

@@ -37,6 +37,8 @@ final readonly class Press extends Sent
     {
         $origin = Origin::fromKept($kept);
 
-        return $origin !== null && is_array($kept) && is_string($kept['line'] ?? null) ? new self($origin, $kept['line']) : null;
+        return $origin !== null && is_array($kept) && is_string($kept['line'] ?? null)
+            ? new self($origin, $kept['line'])
+            : null;
     }
 }

@@ -20,8 +20,12 @@ final class Presses
     /** Only where it records pulls. */
     private readonly ?Recorder $recorder;
 
-    public function __construct(public readonly Wired $gauge, LoopInterface $loop, private readonly Outgoing $outgoing, private readonly Journal $journal)
-    {
+    public function __construct(
+        public readonly Wired $gauge,
+        LoopInterface $loop,
+        private readonly Outgoing $outgoing,
+        private readonly Journal $journal,
+    ) {
         $this->button = new HeldButton;
         $this->recorder = $gauge->records ? new Recorder($gauge, $loop, $outgoing, $journal) : null;
     }
@@ -49,7 +53,10 @@ final class Presses
         if ($this->button->isPress(Steady::ms())) {
             $this->outgoing->put(Press::of($this->gauge, $line, When::now()));
         } elseif ($this->button->hasJustStuck()) {
-            $this->journal->say($this->gauge->instrument, "It sends {$read->entered} again and again: one reading was taken. Is its button stuck, or does it send without being asked?");
+            $this->journal->say(
+                $this->gauge->instrument,
+                "It sends {$read->entered} again and again: one reading was taken. Is its button stuck, or does it send without being asked?",
+            );
         }
     }
 }

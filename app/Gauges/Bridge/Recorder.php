@@ -11,8 +11,8 @@ use VividPull\Core\Gauge\GaugeReading;
 use VividPull\Core\Gauge\GaugeRecording;
 
 /**
- * The lines of a force gauge that records a pull: while they follow each other they are one recording, which goes out when they cease. A line
- * that nothing follows at once is a press of its button.
+ * The lines of a force gauge that records a pull: while they follow each other they are one recording, which goes out
+ * when they cease. A line that nothing follows at once is a press of its button.
  */
 final class Recorder
 {
@@ -33,7 +33,12 @@ final class Recorder
 
     private ?TimerInterface $ends = null;
 
-    public function __construct(private readonly Wired $gauge, private readonly LoopInterface $loop, private readonly Outgoing $outgoing, private readonly Journal $journal) {}
+    public function __construct(
+        private readonly Wired $gauge,
+        private readonly LoopInterface $loop,
+        private readonly Outgoing $outgoing,
+        private readonly Journal $journal,
+    ) {}
 
     public function came(string $line, GaugeReading $read): void
     {
@@ -43,7 +48,10 @@ final class Recorder
         $this->last = When::now();
         $this->began ??= $this->last;
         $this->take($line, $read);
-        $this->ends = $this->loop->addTimer(count($this->lines) === 1 && ! $this->isTooLong ? self::ALONE_S : self::OVER_S, $this->over(...));
+        $this->ends = $this->loop->addTimer(
+            count($this->lines) === 1 && ! $this->isTooLong ? self::ALONE_S : self::OVER_S,
+            $this->over(...),
+        );
     }
 
     private function take(string $line, GaugeReading $read): void
@@ -52,10 +60,18 @@ final class Recorder
             return;
         }
         $this->lines[] = [Steady::ms(), $line];
-        if (count($this->lines) > GaugeRecording::MOST || $this->lines[count($this->lines) - 1][0] - $this->lines[0][0] > GaugeRecording::LONGEST_MS) {
+        if (
+            count($this->lines) > GaugeRecording::MOST
+            || $this->lines[count($this->lines) - 1][0] - $this->lines[0][0] > GaugeRecording::LONGEST_MS
+        ) {
             $this->isTooLong = true;
             $this->lines = [];
-            $this->journal->say($this->gauge->instrument, "It sends {$read->entered} and goes on: a recording has at most ".GaugeRecording::MOST.' lines and '.intdiv(GaugeRecording::LONGEST_MS, 1000).' s. Nothing of it was taken. Let it send only while you pull.');
+            $this->journal->say(
+                $this->gauge->instrument,
+                "It sends {$read->entered} and goes on: a recording has at most ".GaugeRecording::MOST.' lines and '
+                    .intdiv(GaugeRecording::LONGEST_MS, 1000)
+                    .' s. Nothing of it was taken. Let it send only while you pull.',
+            );
         }
     }
 
@@ -74,7 +90,11 @@ final class Recorder
             return;
         }
         if (count($lines) > 1) {
-            $this->journal->say($this->gauge->instrument, count($lines).' lines came one after the other, and a pull is read from '.GaugeRecording::FEWEST.': the first was taken as a reading.');
+            $this->journal->say(
+                $this->gauge->instrument,
+                count($lines).' lines came one after the other, and a pull is read from '.GaugeRecording::FEWEST
+                    .': the first was taken as a reading.',
+            );
         }
         $this->outgoing->put(Press::of($this->gauge, $lines[0][1], $began));
     }

@@ -20,7 +20,8 @@ final readonly class SerialSettings
     public function forStty(): array
     {
         return [
-            (string) $this->speed, 'raw', '-echo', 'clocal', '-hupcl', "cs{$this->bits}", $this->stop === 2 ? 'cstopb' : '-cstopb',
+            (string) $this->speed, 'raw', '-echo', 'clocal', '-hupcl', "cs{$this->bits}",
+            $this->stop === 2 ? 'cstopb' : '-cstopb',
             ...match ($this->parity) {
                 'even' => ['parenb', '-parodd'],
                 'odd' => ['parenb', 'parodd'],

@@ -10,7 +10,10 @@ use React\Stream\ReadableResourceStream;
 use Symfony\Component\Process\Process;
 use VividPull\Core\Gauge\LineFraming;
 
-/** A serial line with one gauge on it, or several that their lines tell apart. Unplugged, it waits until it is there again. */
+/**
+ * A serial line with one gauge on it, or several that their lines tell apart. Unplugged, it waits until it is there
+ * again.
+ */
 final class SerialWire
 {
     private const AGAIN_S = 1.0;
@@ -18,8 +21,13 @@ final class SerialWire
     private LineFraming $framing;
 
     /** @param  list<Presses>  $gauges */
-    public function __construct(private readonly LoopInterface $loop, private readonly string $port, private readonly SerialSettings $settings, private readonly array $gauges, private readonly Journal $journal)
-    {
+    public function __construct(
+        private readonly LoopInterface $loop,
+        private readonly string $port,
+        private readonly SerialSettings $settings,
+        private readonly array $gauges,
+        private readonly Journal $journal,
+    ) {
         $this->framing = new LineFraming;
     }
 
@@ -29,7 +37,12 @@ final class SerialWire
         // Not waiting for a modem to answer.
         $line = $why === null ? @fopen($this->port, 'r+n') : false;
         if ($line === false) {
-            $this->journal->stands($this->port, $why ?? 'It cannot be opened'.self::reason().'. May this account use serial lines? It must be in the group dialout.');
+            $this->journal->stands(
+                $this->port,
+                $why
+                    ?? 'It cannot be opened'.self::reason()
+                        .'. May this account use serial lines? It must be in the group dialout.',
+            );
             $this->loop->addTimer(self::AGAIN_S, $this->open(...));
 
             return;
@@ -75,7 +88,8 @@ final class SerialWire
     /** Null where it is set up, else why not. */
     private function setUp(): ?string
     {
-        // A name such as those under /dev/serial may lead to another device than before, and PHP remembers where it led.
+        // A name such as those under /dev/serial may lead to another device than before, and PHP remembers where it
+        // led.
         clearstatcache(true, $this->port);
         if (! file_exists($this->port)) {
             return 'It is not there. Is it plugged in?';

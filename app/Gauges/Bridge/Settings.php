@@ -40,9 +40,15 @@ final readonly class Settings
 
     private static function wired(Node $node): Wired
     {
-        $node->object(['instrument'], ['port', 'speed', 'bits', 'parity', 'stop', 'address', 'ask', 'unit', 'before', 'records']);
+        $node->object(
+            ['instrument'],
+            ['port', 'speed', 'bits', 'parity', 'stop', 'address', 'ask', 'unit', 'before', 'records'],
+        );
         if ($node->has('port') === $node->has('address')) {
-            throw BadFile::at($node->path, 'name either the “port” of a serial line, such as /dev/ttyUSB0, or the “address” of an instrument on the network, such as 192.168.1.50:5025.');
+            throw BadFile::at(
+                $node->path,
+                'name either the “port” of a serial line, such as /dev/ttyUSB0, or the “address” of an instrument on the network, such as 192.168.1.50:5025.',
+            );
         }
         $address = $node->optionalString('address', 120);
         if ($address !== null && preg_match('/^[^\s:]+:[0-9]{1,5}$|^\[[0-9a-f:]+\]:[0-9]{1,5}$/iD', $address) !== 1) {
@@ -61,7 +67,13 @@ final readonly class Settings
             ),
             $address,
             $node->optionalString('ask', 80) ?? 'READ?',
-            new GaugeSettings($unit === null ? null : Unit::tryFromText($unit) ?? throw BadFile::at("{$node->path}.unit", 'this is no unit; use mm, in, N, lbf or kgf.'), $node->optionalString('before', 8) ?? ''),
+            new GaugeSettings(
+                $unit === null
+                    ? null
+                    : Unit::tryFromText($unit)
+                        ?? throw BadFile::at("{$node->path}.unit", 'this is no unit; use mm, in, N, lbf or kgf.'),
+                $node->optionalString('before', 8) ?? '',
+            ),
             $node->has('records') && $node->at('records')->boolean(),
         );
     }
@@ -70,7 +82,9 @@ final readonly class Settings
     {
         $parity = $node->optionalString('parity', 4) ?? 'none';
 
-        return in_array($parity, ['none', 'even', 'odd'], true) ? $parity : throw BadFile::at("{$node->path}.parity", 'parity is none, even or odd.');
+        return in_array($parity, ['none', 'even', 'odd'], true)
+            ? $parity
+            : throw BadFile::at("{$node->path}.parity", 'parity is none, even or odd.');
     }
 
     /**
@@ -83,8 +97,16 @@ final readonly class Settings
         $seen = [];
         foreach ($gauges as $place => $gauge) {
             foreach ($seen[$gauge->wire()] ?? [] as $other) {
-                if ($gauge->reads->before === '' || $other->reads->before === '' || str_starts_with($gauge->reads->before, $other->reads->before) || str_starts_with($other->reads->before, $gauge->reads->before)) {
-                    throw BadFile::at("$.gauges[{$place}]", "another gauge hangs on {$gauge->wire()}. Say for each what its lines begin with, in “before”.");
+                if (
+                    $gauge->reads->before === ''
+                    || $other->reads->before === ''
+                    || str_starts_with($gauge->reads->before, $other->reads->before)
+                    || str_starts_with($other->reads->before, $gauge->reads->before)
+                ) {
+                    throw BadFile::at(
+                        "$.gauges[{$place}]",
+                        "another gauge hangs on {$gauge->wire()}. Say for each what its lines begin with, in “before”.",
+                    );
                 }
             }
             $seen[$gauge->wire()][] = $gauge;

@@ -10,7 +10,9 @@ use React\Socket\ConnectionInterface;
 use React\Socket\TcpServer;
 use VividPull\Core\Gauge\LineFraming;
 
-/** An instrument on the network that is none: it says its name, its errors, and gives a reading once somebody presses. */
+/**
+ * An instrument on the network that is none: it says its name, its errors, and gives a reading once somebody presses.
+ */
 final class NetworkInstrument implements Speaks
 {
     private ?TcpServer $server = null;

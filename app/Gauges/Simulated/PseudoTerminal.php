@@ -6,7 +6,10 @@ namespace App\Gauges\Simulated;
 
 use RuntimeException;
 
-/** A serial line that is none: a pseudo terminal under a name of its own, with somebody who only holds it open at the other end. */
+/**
+ * A serial line that is none: a pseudo terminal under a name of its own, with somebody who only holds it open at the
+ * other end.
+ */
 final class PseudoTerminal implements Speaks
 {
     /** @var resource|null */
@@ -22,7 +25,11 @@ final class PseudoTerminal implements Speaks
         if ($this->line !== null) {
             return;
         }
-        $holder = proc_open(['sh', '-c', 'stty raw -echo; tty; exec sleep infinity'], [['pty'], ['pty'], ['pty']], $ends);
+        $holder = proc_open(
+            ['sh', '-c', 'stty raw -echo; tty; exec sleep infinity'],
+            [['pty'], ['pty'], ['pty']],
+            $ends,
+        );
         if ($holder === false) {
             throw new RuntimeException('No pseudo terminal can be had here.');
         }

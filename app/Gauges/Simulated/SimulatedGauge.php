@@ -7,7 +7,10 @@ namespace App\Gauges\Simulated;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
-/** What a gauge would show of a true size, and the line it would send: its noise, its steps, its drift, and what can be wrong with it. */
+/**
+ * What a gauge would show of a true size, and the line it would send: its noise, its steps, its drift, and what can be
+ * wrong with it.
+ */
 final class SimulatedGauge
 {
     /** What it measures, in mm or N. */
@@ -31,7 +34,9 @@ final class SimulatedGauge
         $minutes = (microtime(true) - $this->since) / 60;
         $step = $this->kind->step();
 
-        return round(($this->true + $this->kind->noise() * $this->normal() + $this->kind->driftAMinute() * $minutes) / $step) * $step;
+        return round(
+            ($this->true + $this->kind->noise() * $this->normal() + $this->kind->driftAMinute() * $minutes) / $step,
+        ) * $step;
     }
 
     /** The bytes that one press sends; none where it drops out. */

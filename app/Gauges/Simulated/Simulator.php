@@ -14,11 +14,13 @@ use VividPull\Core\Practice\SeededChance;
 use VividPull\Core\Quantity\Steps;
 
 /**
- * Works a simulated gauge by words, one a line: `show 4.2` (what it measures, in mm or N), `press`, `press 4.2`, `hold` (its button sticks),
- * `let go`, `lever 7` (a practice machine's clutch lever by its seed: what it measures from then on is that lever's free play, or its heaviest pull),
- * `hang lever_loose` (on the machine of a lesson, or one at random: every press is another pull of it, and what it measures is its free play),
- * `turn barrel 1.5` (an adjuster of that machine, by turns or what else it is counted in, and it is let snap back),
- * `pull 7` (that lever is pulled steadily and let back, and a force gauge sends all the while; `pull 7 2` in two seconds each way), `fault half`, `unplug`, `plug`, `say TEXT` (these bytes as they are), `wait 0.5` (seconds), `quit`.
+ * Works a simulated gauge by words, one a line: `show 4.2` (what it measures, in mm or N), `press`, `press 4.2`, `hold`
+ * (its button sticks), `let go`, `lever 7` (a practice machine's clutch lever by its seed: what it measures from then
+ * on is that lever's free play, or its heaviest pull), `hang lever_loose` (on the machine of a lesson, or one at
+ * random: every press is another pull of it, and what it measures is its free play), `turn barrel 1.5` (an adjuster of
+ * that machine, by turns or what else it is counted in, and it is let snap back), `pull 7` (that lever is pulled
+ * steadily and let back, and a force gauge sends all the while; `pull 7 2` in two seconds each way), `fault half`,
+ * `unplug`, `plug`, `say TEXT` (these bytes as they are), `wait 0.5` (seconds), `quit`.
  */
 final class Simulator
 {
@@ -44,7 +46,11 @@ final class Simulator
 
     private ?ReadingPoint $point = null;
 
-    public function __construct(private readonly LoopInterface $loop, private readonly SimulatedGauge $gauge, private readonly Speaks $wire) {}
+    public function __construct(
+        private readonly LoopInterface $loop,
+        private readonly SimulatedGauge $gauge,
+        private readonly Speaks $wire,
+    ) {}
 
     public function told(string $line): void
     {
@@ -76,7 +82,10 @@ final class Simulator
             'say' => $this->wire->send("{$rest}\r\n"),
             'wait' => $this->wait((float) $rest),
             'quit' => $this->quit(),
-            default => fwrite(STDERR, "It knows show, press, lever, hang, turn, pull, hold, let go, fault, unplug, plug, say, wait and quit, and not “{$word}”.\n"),
+            default => fwrite(
+                STDERR,
+                "It knows show, press, lever, hang, turn, pull, hold, let go, fault, unplug, plug, say, wait and quit, and not “{$word}”.\n",
+            ),
         };
     }
 
@@ -85,7 +94,9 @@ final class Simulator
     {
         $lever = PulledLever::drawn(new SeededChance($seed));
 
-        return $this->gauge->kind->unit() === 'mm' ? $lever->playMm : $lever->breaks[max(0, count($lever->breaks) - 2)][1];
+        return $this->gauge->kind->unit() === 'mm'
+            ? $lever->playMm
+            : $lever->breaks[max(0, count($lever->breaks) - 2)][1];
     }
 
     /** A length gauge only, and on what has play. */

@@ -22,7 +22,10 @@ final class CableController
 {
     public function index(Request $request): JsonResponse
     {
-        return new JsonResponse(['may_keep' => User::of($request)->acting()->may(Permission::EnterSpecs), 'cables' => BookOfCables::all()]);
+        return new JsonResponse([
+            'may_keep' => User::of($request)->acting()->may(Permission::EnterSpecs),
+            'cables' => BookOfCables::all(),
+        ]);
     }
 
     public function store(Request $request, string $cable): JsonResponse
@@ -43,8 +46,19 @@ final class CableController
     /** Which known cable fits this control, and where its adjusters would land. */
     public function fitting(Request $request, string $tag, string $control): JsonResponse
     {
-        $found = Control::query()->with(['machine', 'specVersion'])->where('machine_id', Machines::find($tag)->id)->where('key', $control)->firstOrFail();
+        $found = Control::query()
+            ->with(['machine', 'specVersion'])
+            ->where('machine_id', Machines::find($tag)->id)
+            ->where('key', $control)
+            ->firstOrFail();
 
-        return new JsonResponse(['may_keep' => User::of($request)->acting()->may(Permission::EnterSpecs), 'control' => $found->id, 'name' => $found->name] + BookOfCables::fitting($found));
+        return new JsonResponse(
+            [
+                'may_keep' => User::of($request)->acting()->may(Permission::EnterSpecs),
+                'control' => $found->id,
+                'name' => $found->name,
+            ]
+                + BookOfCables::fitting($found),
+        );
     }
 }

@@ -29,7 +29,12 @@ final class CauseCountController
         $key = self::family($family);
         $node->object(['here'], ['without_elsewhere']);
         $here = DiagnosisCodec::counts($node->at('here'), Causes::of($key));
-        CauseCounts::of($key)->change($here, $node->has('without_elsewhere') && $node->at('without_elsewhere')->boolean(), User::of($request), IfMatch::of($request));
+        CauseCounts::of($key)->change(
+            $here,
+            $node->has('without_elsewhere') && $node->at('without_elsewhere')->boolean(),
+            User::of($request),
+            IfMatch::of($request),
+        );
 
         return $this->show($family);
     }

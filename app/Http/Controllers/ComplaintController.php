@@ -27,14 +27,20 @@ final class ComplaintController
     {
         $words = $request->query('words');
 
-        return new JsonResponse(Complaints::start(self::control($tag, $control), is_string($words) ? mb_substr($words, 0, self::MOST_WORDS) : ''));
+        return new JsonResponse(Complaints::start(
+            self::control($tag, $control),
+            is_string($words) ? mb_substr($words, 0, self::MOST_WORDS) : '',
+        ));
     }
 
     public function open(Request $request, string $tag, string $control): JsonResponse
     {
         $node = Node::fromJson($request->getContent());
 
-        return new JsonResponse(Complaints::whole(Complaints::open(self::control($tag, $control), $node, User::of($request))), 201);
+        return new JsonResponse(
+            Complaints::whole(Complaints::open(self::control($tag, $control), $node, User::of($request))),
+            201,
+        );
     }
 
     public function show(Request $request, string $complaint): JsonResponse
@@ -65,6 +71,10 @@ final class ComplaintController
 
     private static function control(string $tag, string $key): Control
     {
-        return Control::query()->with(['machine', 'specVersion'])->where('machine_id', Machines::find($tag)->id)->where('key', $key)->firstOrFail();
+        return Control::query()
+            ->with(['machine', 'specVersion'])
+            ->where('machine_id', Machines::find($tag)->id)
+            ->where('key', $key)
+            ->firstOrFail();
     }
 }

@@ -27,21 +27,33 @@ final class DueController
 
     public function index(Request $request): JsonResponse
     {
-        return new JsonResponse(['due' => DueList::rows(ShopClock::now()), 'calendar' => User::of($request)->calendar_digest !== null]);
+        return new JsonResponse([
+            'due' => DueList::rows(ShopClock::now()),
+            'calendar' => User::of($request)->calendar_digest !== null,
+        ]);
     }
 
     /** On which day a control comes to the bench; none takes it off. */
     public function plan(Request $request, string $tag, string $control): JsonResponse
     {
         $node = Node::fromJson($request->getContent())->object(['on']);
-        $found = Control::query()->where('key', $control)->whereHas('machine', static fn ($machines) => $machines->where('tag', $tag))->firstOrFail();
+        $found = Control::query()
+            ->where('key', $control)
+            ->whereHas('machine', static fn ($machines) => $machines->where('tag', $tag))
+            ->firstOrFail();
         $on = $node->at('on')->value === null ? null : $node->at('on')->day();
         DB::transaction(static function () use ($found, $tag, $on, $request): void {
             $control = Control::query()->lockForUpdate()->findOrFail($found->id);
             $before = DueList::plan($control);
             Version::mustBe(IfMatch::of($request), Version::of($before), "plan {$control->id}", $before);
             $control->forceFill(['planned_on' => $on])->save();
-            Audit::note(User::of($request), 'day planned', "{$tag} {$control->name}", Audit::changes($before, DueList::plan($control)), "plan {$control->id}");
+            Audit::note(
+                User::of($request),
+                'day planned',
+                "{$tag} {$control->name}",
+                Audit::changes($before, DueList::plan($control)),
+                "plan {$control->id}",
+            );
         }, 3);
 
         return $this->index($request);
@@ -75,7 +87,16 @@ final class DueController
     {
         $exists = User::query()->where('calendar_digest', hash('sha256', $token))->whereNull('left_at')->exists();
 
-        return $exists ? new Response(DueList::calendar($request->getSchemeAndHttpHost()), 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Cache-Control' => 'private, max-age=900'])
-            : new Response('This calendar is not there any more.', 404, ['Content-Type' => 'text/plain; charset=utf-8']);
+        return $exists
+            ? new Response(
+                DueList::calendar($request->getSchemeAndHttpHost()),
+                200,
+                ['Content-Type' => 'text/calendar; charset=utf-8', 'Cache-Control' => 'private, max-age=900'],
+            )
+            : new Response(
+                'This calendar is not there any more.',
+                404,
+                ['Content-Type' => 'text/plain; charset=utf-8'],
+            );
     }
 }

@@ -26,6 +26,9 @@ final class EntryController
         $found = JobHead::find($job);
         WrittenByAnother::unless($entry->by, $user);
 
-        return new JsonResponse(JobResource::of($found, $journal->write($found, $user, $entry, CarbonImmutable::now(), Device::of($request)?->short())));
+        return new JsonResponse(JobResource::of(
+            $found,
+            $journal->write($found, $user, $entry, CarbonImmutable::now(), Device::of($request)?->short()),
+        ));
     }
 }

@@ -70,13 +70,28 @@ final class ExchangeController
         ShopExport::to($file);
         Audit::note(User::of($request), 'shop exported', 'the whole shop');
 
-        return (new BinaryFileResponse($file, 200, ['Content-Type' => 'application/zip', 'Cache-Control' => 'private, no-store']))
-            ->setContentDisposition('attachment', 'vivid-pull-shop-'.CarbonImmutable::now()->format('Y-m-d').'.zip')->deleteFileAfterSend();
+        return (new BinaryFileResponse(
+            $file,
+            200,
+            ['Content-Type' => 'application/zip', 'Cache-Control' => 'private, no-store'],
+        ))
+            ->setContentDisposition(
+                'attachment',
+                'vivid-pull-shop-'.CarbonImmutable::now()->format('Y-m-d').'.zip',
+            )->deleteFileAfterSend();
     }
 
     public function imports(): JsonResponse
     {
-        return new JsonResponse(['imports' => ImportFile::query()->orderByDesc('at')->limit(self::LISTED)->get()->map(self::wire(...))->values()->all()]);
+        return new JsonResponse([
+            'imports' => ImportFile::query()
+                ->orderByDesc('at')
+                ->limit(self::LISTED)
+                ->get()
+                ->map(self::wire(...))
+                ->values()
+                ->all(),
+        ]);
     }
 
     /** A file, as it is, under an id its sender made; its lines are considered at once, and nothing is kept yet. */
@@ -87,13 +102,22 @@ final class ExchangeController
         $name = $request->query('name');
         $bytes = $request->getContent();
         if ($bytes === '' || strlen($bytes) > self::MOST_BYTES) {
-            throw Refused::because($bytes === '' ? 'This file is empty.' : 'This file is larger than 128 MB. Take it in in parts.');
+            throw Refused::because(
+                $bytes === '' ? 'This file is empty.' : 'This file is larger than 128 MB. Take it in in parts.',
+            );
         }
         if (ImportFile::query()->whereKey($id)->exists()) {
             throw new Conflict('Another file stands under this id.');
         }
-        $file = ImportFile::query()->create(['id' => $id, 'user_id' => User::of($request)->id, 'kind' => $kind->value, 'name' => is_string($name) ? mb_substr($name, 0, 120) : '',
-            'state' => 'waiting', 'report' => (object) [], 'at' => CarbonImmutable::now()]);
+        $file = ImportFile::query()->create([
+            'id' => $id,
+            'user_id' => User::of($request)->id,
+            'kind' => $kind->value,
+            'name' => is_string($name) ? mb_substr($name, 0, 120) : '',
+            'state' => 'waiting',
+            'report' => (object) [],
+            'at' => CarbonImmutable::now(),
+        ]);
         if (@file_put_contents($file->path(), $bytes) !== strlen($bytes)) {
             $file->forget();
             throw Refused::because('The disk of the server is full: the file could not be kept. Nothing was changed.');
@@ -111,16 +135,32 @@ final class ExchangeController
     /** Writes what was considered. Rejected lines stand in the way, unless it is said that they are left out. */
     public function run(Request $request, string $import): JsonResponse
     {
-        $without = Node::fromJson($request->getContent())->object(['without_rejected'])->at('without_rejected')->boolean();
+        $without = Node::fromJson($request->getContent())
+            ->object(['without_rejected'])
+            ->at('without_rejected')
+            ->boolean();
         $file = ImportFile::query()->findOrFail($import);
         if ($file->state !== 'checked') {
-            throw new Conflict($file->state === 'done' ? 'This file was taken in already.' : 'This file is not ready to be taken in.');
+            throw new Conflict(
+                $file->state === 'done' ? 'This file was taken in already.' : 'This file is not ready to be taken in.',
+            );
         }
         if (($file->report['rejected_in_all'] ?? 0) > 0 && ! $without) {
-            throw new Conflict("{$file->report['rejected_in_all']} lines cannot be taken, so none was. Put them right, or say that they are left out.");
+            throw new Conflict(
+                "{$file->report['rejected_in_all']} lines cannot be taken, so none was. Put them right, or say that they are left out.",
+            );
         }
         $file->forceFill(['state' => 'waiting'])->save();
-        Audit::note(User::of($request), 'file imported', $file->name, ['kind' => $file->kind, 'new' => $file->report['new'] ?? 0, 'left out' => $file->report['rejected_in_all'] ?? 0]);
+        Audit::note(
+            User::of($request),
+            'file imported',
+            $file->name,
+            [
+                'kind' => $file->kind,
+                'new' => $file->report['new'] ?? 0,
+                'left out' => $file->report['rejected_in_all'] ?? 0,
+            ],
+        );
         dispatch(new RunImport($file->id));
 
         return new JsonResponse(self::wire($file->refresh()));

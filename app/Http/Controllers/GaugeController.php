@@ -58,20 +58,32 @@ final class GaugeController
 
     public function reading(Request $request): JsonResponse
     {
-        return new JsonResponse(Arrivals::take(self::bridge($request), Node::fromJson($request->getContent()), CarbonImmutable::now()));
+        return new JsonResponse(Arrivals::take(
+            self::bridge($request),
+            Node::fromJson($request->getContent()),
+            CarbonImmutable::now(),
+        ));
     }
 
     /** A pull that a force gauge recorded. */
     public function recording(Request $request): JsonResponse
     {
-        return new JsonResponse(Recordings::take(self::bridge($request), Node::fromJson($request->getContent()), CarbonImmutable::now()));
+        return new JsonResponse(Recordings::take(
+            self::bridge($request),
+            Node::fromJson($request->getContent()),
+            CarbonImmutable::now(),
+        ));
     }
 
     public function show(Request $request, string $job): JsonResponse
     {
         $head = JobHead::find($job);
 
-        return new JsonResponse(['gauges' => Listening::of($head, Device::of($request)?->short()), 'waiting' => Arrivals::waiting($head->id, CarbonImmutable::now()), 'recordings' => Recordings::waiting($head->id)]);
+        return new JsonResponse([
+            'gauges' => Listening::of($head, Device::of($request)?->short()),
+            'waiting' => Arrivals::waiting($head->id, CarbonImmutable::now()),
+            'recordings' => Recordings::waiting($head->id),
+        ]);
     }
 
     public function listen(Request $request, string $job, string $instrument): JsonResponse
@@ -124,7 +136,8 @@ final class GaugeController
 
     private static function device(Request $request): Device
     {
-        return Device::of($request) ?? throw new Conflict('This browser is not known here yet. Sign in again, and let the gauge speak then.');
+        return Device::of($request)
+            ?? throw new Conflict('This browser is not known here yet. Sign in again, and let the gauge speak then.');
     }
 
     private static function bridge(Request $request): GaugeBridge

@@ -31,7 +31,13 @@ final class JobController
         $control = Control::query()->with(['machine', 'specVersion'])
             ->whereHas('machine', static fn ($machines) => $machines->where('tag', $tag))
             ->where('key', $node->at('control')->string(40))->firstOrFail();
-        $job = $opening->open($control, $user, $id, CarbonImmutable::now(), isCheck: $node->has('check') && $node->at('check')->boolean());
+        $job = $opening->open(
+            $control,
+            $user,
+            $id,
+            CarbonImmutable::now(),
+            isCheck: $node->has('check') && $node->at('check')->boolean(),
+        );
 
         return new JsonResponse($this->whole($job->id), $job->wasRecentlyCreated ? 201 : 200);
     }
@@ -45,7 +51,14 @@ final class JobController
         if ($closed->closed_at === null) {
             throw new Conflict('This job is still open: put it right where it is.');
         }
-        $made = $opening->open($closed->control, User::of($request), $id, CarbonImmutable::now(), $closed, trim($node->at('why')->string(300)));
+        $made = $opening->open(
+            $closed->control,
+            User::of($request),
+            $id,
+            CarbonImmutable::now(),
+            $closed,
+            trim($node->at('why')->string(300)),
+        );
 
         return new JsonResponse($this->whole($made->id), $made->wasRecentlyCreated ? 201 : 200);
     }
@@ -73,8 +86,12 @@ final class JobController
         $found = JobHead::find($job);
         $name = "{$found->tag}-{$found->controlKey}-{$found->openedAt->format('Y-m-d')}.json";
 
-        return new JsonResponse(JobLog::of($found)->file(), 200, ['Content-Disposition' => "attachment; filename=\"{$name}\""],
-            JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+        return new JsonResponse(
+            JobLog::of($found)->file(),
+            200,
+            ['Content-Disposition' => "attachment; filename=\"{$name}\""],
+            JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+        );
     }
 
     /** @return array<string, mixed> */

@@ -52,7 +52,14 @@ final class MachineController
             })->orWhereIn('id', $former)))
             ->orderByRaw('tag = ? desc, tag', [$find])->limit($find === '' ? 500 : self::MOST_FOUND)->pluck('id');
         $place = $ids->flip();
-        $machines = Machine::query()->whereIn('id', $ids)->get()->sortBy(static fn (Machine $one): int => $place[$one->id] ?? 0)->toBase()->map(static fn (Machine $one): array => $one->brief())->values()->all();
+        $machines = Machine::query()
+            ->whereIn('id', $ids)
+            ->get()
+            ->sortBy(static fn (Machine $one): int => $place[$one->id] ?? 0)
+            ->toBase()
+            ->map(static fn (Machine $one): array => $one->brief())
+            ->values()
+            ->all();
 
         return new JsonResponse(['machines' => $machines]);
     }
@@ -60,7 +67,11 @@ final class MachineController
     public function show(string $tag): JsonResponse
     {
         $machine = Machines::find($tag);
-        $controls = Control::query()->with(['machine', 'specVersion', 'openJob'])->where('machine_id', $machine->id)->orderBy('id')->get();
+        $controls = Control::query()
+            ->with(['machine', 'specVersion', 'openJob'])
+            ->where('machine_id', $machine->id)
+            ->orderBy('id')
+            ->get();
         $states = Today::openStates($controls);
 
         return new JsonResponse($machine->brief() + [
@@ -69,13 +80,18 @@ final class MachineController
             'former_tags' => $machine->formerTags()->orderByDesc('until')->pluck('tag')->all(),
             'retired_why' => $machine->retired_why,
             'stood_minutes' => JobResource::stood($machine->ran_until),
-            'controls' => $controls->map(static fn (Control $control): array => ControlResource::of($control, $states[$control->id] ?? null) + [
-                'spec' => self::spec($control),
-                'adjusters' => self::adjusters($control),
-                'history' => ($past = ControlPast::of($control))->rows(),
-                'story' => ControlStory::of($control, $past)->wire(),
-                'pulls' => $past->pulls(),
-            ])->all(),
+            'controls' => $controls
+                ->map(
+                    static fn (Control $control): array => ControlResource::of($control, $states[$control->id] ?? null)
+                        + [
+                            'spec' => self::spec($control),
+                            'adjusters' => self::adjusters($control),
+                            'history' => ($past = ControlPast::of($control))->rows(),
+                            'story' => ControlStory::of($control, $past)->wire(),
+                            'pulls' => $past->pulls(),
+                        ],
+                )
+                ->all(),
             'intakes' => Intakes::open($machine),
             'complaints' => Complaints::waiting($machine),
         ]);
@@ -90,7 +106,11 @@ final class MachineController
     /** All of its controls in one visit. */
     public function service(Request $request, string $tag): JsonResponse
     {
-        return new JsonResponse(Service::of(Machines::find($tag), CarbonImmutable::now(), User::of($request)->person()));
+        return new JsonResponse(Service::of(
+            Machines::find($tag),
+            CarbonImmutable::now(),
+            User::of($request)->person(),
+        ));
     }
 
     /** @return array{face: int, replaced: bool, read_at: string|null, read_today: bool} */
@@ -98,7 +118,12 @@ final class MachineController
     {
         $last = $machine->meterReadings()->latest('at')->first()?->at;
 
-        return ['face' => $machine->usage_reading, 'replaced' => $machine->usage_before !== 0, 'read_at' => $last?->toIso8601String(), 'read_today' => $last !== null && ShopClock::dayOf($last) === ShopClock::today()];
+        return [
+            'face' => $machine->usage_reading,
+            'replaced' => $machine->usage_before !== 0,
+            'read_at' => $last?->toIso8601String(),
+            'read_today' => $last !== null && ShopClock::dayOf($last) === ShopClock::today(),
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -114,7 +139,10 @@ final class MachineController
             'common_practice' => $source->kind === SourceKind::CommonPractice,
             'printed' => $spec->book->printed,
             'interval' => $spec->book->interval?->say(),
-            'torques' => array_map(static fn (Torque $one): array => ['what' => $one->what, 'nm' => $one->nm], $spec->book->torques),
+            'torques' => array_map(
+                static fn (Torque $one): array => ['what' => $one->what, 'nm' => $one->nm],
+                $spec->book->torques,
+            ),
             'document' => $source->document,
             'edition' => $source->edition,
             'page' => $source->page,
@@ -136,7 +164,9 @@ final class MachineController
                 'thread' => $adjuster instanceof ThreadedAdjuster ? $adjuster->pitch->name : null,
                 'kind_label' => $adjuster->kind()->label(),
                 'at_say' => $at === null ? null : $adjuster->where(Steps::exactly($at)),
-                'room_say' => $at === null ? null : self::room($adjuster, Steps::exactly($at), $ahead->isOutwardFor($adjuster)),
+                'room_say' => $at === null
+                    ? null
+                    : self::room($adjuster, Steps::exactly($at), $ahead->isOutwardFor($adjuster)),
             ];
         }
 

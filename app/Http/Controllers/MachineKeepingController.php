@@ -30,7 +30,11 @@ final class MachineKeepingController
     {
         $machine = Machines::find($tag);
         $node = Node::fromJson($request->getContent())->object(['spec']);
-        Machines::addControl($machine, SpecVersion::query()->findOrFail($node->at('spec')->integer(1, PHP_INT_MAX)), User::of($request));
+        Machines::addControl(
+            $machine,
+            SpecVersion::query()->findOrFail($node->at('spec')->integer(1, PHP_INT_MAX)),
+            User::of($request),
+        );
 
         return $this->machines->show($machine->tag);
     }
@@ -49,7 +53,12 @@ final class MachineKeepingController
         $node = Node::fromJson($request->getContent())->object(['retired'], ['why']);
         $why = $node->optionalString('why', 200);
         $node->at('retired')->boolean()
-            ? Machines::retire($machine, trim($why ?? $node->at('why')->string(200)), User::of($request), IfMatch::of($request))
+            ? Machines::retire(
+                $machine,
+                trim($why ?? $node->at('why')->string(200)),
+                User::of($request),
+                IfMatch::of($request),
+            )
             : Machines::bringBack($machine, User::of($request), IfMatch::of($request));
 
         return $this->machines->show($machine->tag);

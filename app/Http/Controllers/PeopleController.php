@@ -37,7 +37,12 @@ final class PeopleController
 
     public function update(Request $request, string $login): JsonResponse
     {
-        Staff::change(User::query()->where('login', $login)->firstOrFail(), Node::fromJson($request->getContent()), User::of($request), IfMatch::of($request));
+        Staff::change(
+            User::query()->where('login', $login)->firstOrFail(),
+            Node::fromJson($request->getContent()),
+            User::of($request),
+            IfMatch::of($request),
+        );
 
         return $this->index();
     }
@@ -55,7 +60,12 @@ final class PeopleController
         if (! Hash::check($node->at('now')->string(200), User::of($request)->getAuthPassword())) {
             throw Refused::because('That is not your present password.');
         }
-        Staff::ownPassword(User::of($request), $node->at('next')->string(200), $request->session()->getId(), Device::of($request));
+        Staff::ownPassword(
+            User::of($request),
+            $node->at('next')->string(200),
+            $request->session()->getId(),
+            Device::of($request),
+        );
 
         return new Response(status: 204);
     }
@@ -78,7 +88,9 @@ final class PeopleController
 
     public function endSession(Request $request, string $key): JsonResponse
     {
-        return OpenSessions::end(User::of($request), $key) ? $this->sessions($request) : throw (new ModelNotFoundException)->setModel(User::class);
+        return OpenSessions::end(User::of($request), $key)
+            ? $this->sessions($request)
+            : throw (new ModelNotFoundException)->setModel(User::class);
     }
 
     /** What was done to the shop, newest first. */

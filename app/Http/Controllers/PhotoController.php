@@ -25,7 +25,13 @@ final class PhotoController
         $user = User::of($request);
         $head = JobHead::find($job);
         Acceptance::mayWrite(JobLog::of($head)->replay(), $user->person());
-        Pictures::keep($head, $user, EntryRequest::uuid(Node::of($photo, '$.photo')), $request->getContent(), CarbonImmutable::now());
+        Pictures::keep(
+            $head,
+            $user,
+            EntryRequest::uuid(Node::of($photo, '$.photo')),
+            $request->getContent(),
+            CarbonImmutable::now(),
+        );
 
         return new JsonResponse(['id' => $photo]);
     }
@@ -34,6 +40,14 @@ final class PhotoController
     {
         $found = Photo::query()->where('job_id', $job)->findOrFail($photo);
 
-        return new Response($found->jpeg, 200, ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=31536000, immutable', 'X-Content-Type-Options' => 'nosniff']);
+        return new Response(
+            $found->jpeg,
+            200,
+            [
+                'Content-Type' => 'image/jpeg',
+                'Cache-Control' => 'private, max-age=31536000, immutable',
+                'X-Content-Type-Options' => 'nosniff',
+            ],
+        );
     }
 }

@@ -39,8 +39,12 @@ final class PracticeController
     /** The lesson as a file, with what is true of its machine. */
     public function file(string $lesson): JsonResponse
     {
-        return new JsonResponse(LessonFile::encode(self::lesson($lesson)), 200, ['Content-Disposition' => "attachment; filename=\"{$lesson}.json\""],
-            JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION);
+        return new JsonResponse(
+            LessonFile::encode(self::lesson($lesson)),
+            200,
+            ['Content-Disposition' => "attachment; filename=\"{$lesson}.json\""],
+            JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION,
+        );
     }
 
     /** A lesson from a file. */
@@ -56,8 +60,19 @@ final class PracticeController
     {
         $node = Node::fromJson($request->getContent())->object(['id', 'job', 'title', 'teaches', 'story']);
         $id = EntryRequest::uuid($node->at('id'));
-        $tale = new LessonTale(OwnLessons::keyOf($id), trim($node->at('title')->string(80)), trim($node->at('teaches')->string(200)), trim($node->at('story')->string(300)));
-        OwnLessons::fromJob(JobHead::find($node->at('job')->string(36)), $id, $tale, User::of($request), CarbonImmutable::now());
+        $tale = new LessonTale(
+            OwnLessons::keyOf($id),
+            trim($node->at('title')->string(80)),
+            trim($node->at('teaches')->string(200)),
+            trim($node->at('story')->string(300)),
+        );
+        OwnLessons::fromJob(
+            JobHead::find($node->at('job')->string(36)),
+            $id,
+            $tale,
+            User::of($request),
+            CarbonImmutable::now(),
+        );
 
         return new JsonResponse(LessonList::of(User::of($request)), 201);
     }
@@ -74,7 +89,13 @@ final class PracticeController
         $node = TypedQuantities::readIn(Node::fromJson($request->getContent()));
         $like = self::lesson($lesson);
         $node->object(['id', 'form']);
-        OwnLessons::fill($like, EntryRequest::uuid($node->at('id')), $node->at('form'), User::of($request), CarbonImmutable::now());
+        OwnLessons::fill(
+            $like,
+            EntryRequest::uuid($node->at('id')),
+            $node->at('form'),
+            User::of($request),
+            CarbonImmutable::now(),
+        );
 
         return new JsonResponse(LessonList::of(User::of($request)), 201);
     }
@@ -93,7 +114,9 @@ final class PracticeController
     {
         $node = Node::fromJson($request->getContent())->object(['id', 'lesson'], ['task']);
         [$user, $lesson] = [User::of($request), self::lesson($node->at('lesson')->string(40))];
-        $task = $node->has('task') ? SetLessons::find(EntryRequest::uuid($node->at('task')), $user) : SetLessons::waiting($user, $lesson->tale->key);
+        $task = $node->has('task')
+            ? SetLessons::find(EntryRequest::uuid($node->at('task')), $user)
+            : SetLessons::waiting($user, $lesson->tale->key);
         $row = Attempts::begin(EntryRequest::uuid($node->at('id')), $lesson, $user, CarbonImmutable::now(), $task);
 
         return $this->answer($row, Attempts::replay($row), $row->wasRecentlyCreated ? 201 : 200);
@@ -131,7 +154,14 @@ final class PracticeController
 
     public function learnersFile(): Response
     {
-        return new Response(LearnerList::csv(), 200, ['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="practice.csv"']);
+        return new Response(
+            LearnerList::csv(),
+            200,
+            [
+                'Content-Type' => 'text/csv; charset=UTF-8',
+                'Content-Disposition' => 'attachment; filename="practice.csv"',
+            ],
+        );
     }
 
     private function answer(PracticeAttempt $row, Attempt $attempt, int $status = 200): JsonResponse

@@ -28,7 +28,12 @@ final class PracticeGroupController
     public function store(Request $request): JsonResponse
     {
         $node = Node::fromJson($request->getContent())->object(['id', 'name', 'people']);
-        Groups::make(EntryRequest::uuid($node->at('id')), $node->at('name')->name(), self::logins($node), CarbonImmutable::now());
+        Groups::make(
+            EntryRequest::uuid($node->at('id')),
+            $node->at('name')->name(),
+            self::logins($node),
+            CarbonImmutable::now(),
+        );
 
         return new JsonResponse(Groups::all(), 201);
     }
@@ -60,7 +65,14 @@ final class PracticeGroupController
         if (OwnLessons::title($lesson) === null) {
             throw Refused::because('There is no such lesson.');
         }
-        Groups::set($found, EntryRequest::uuid($node->at('id')), $lesson, $node->at('help')->enum(Help::class), $node->at('due_on')->value === null ? null : $node->at('due_on')->day(), CarbonImmutable::now());
+        Groups::set(
+            $found,
+            EntryRequest::uuid($node->at('id')),
+            $lesson,
+            $node->at('help')->enum(Help::class),
+            $node->at('due_on')->value === null ? null : $node->at('due_on')->day(),
+            CarbonImmutable::now(),
+        );
 
         return new JsonResponse(Groups::all(), 201);
     }
@@ -75,6 +87,9 @@ final class PracticeGroupController
     /** @return list<string> */
     private static function logins(Node $node): array
     {
-        return array_values(array_unique(array_map(static fn (Node $one): string => $one->string(60), $node->at('people')->items(self::MOST))));
+        return array_values(array_unique(array_map(
+            static fn (Node $one): string => $one->string(60),
+            $node->at('people')->items(self::MOST),
+        )));
     }
 }

@@ -40,7 +40,9 @@ final class SessionController
         $node = Node::fromJson($request->getContent())->object(['login', 'password']);
         $user = self::whoIs(Staff::loginOf($node->at('login')->string(60)), $node->at('password')->string(200));
         if ($user === null) {
-            throw Refused::because('That name and password do not go together. Try again, or ask the lead for a new password.');
+            throw Refused::because(
+                'That name and password do not go together. Try again, or ask the lead for a new password.',
+            );
         }
         self::guard()->login($user);
         $request->session()->regenerate();
@@ -69,11 +71,16 @@ final class SessionController
     public function change(Request $request): JsonResponse
     {
         $node = Node::fromJson($request->getContent())->object(['login', 'pin']);
-        $next = User::query()->where('login', Staff::loginOf($node->at('login')->string(60)))->whereNull('left_at')->first();
+        $next = User::query()
+            ->where('login', Staff::loginOf($node->at('login')->string(60)))
+            ->whereNull('left_at')
+            ->first();
         $pin = $node->at('pin')->string(8);
         $from = User::of($request);
         if ($next === null || ! TakeOver::by($next, $pin, $from, Device::of($request))) {
-            throw Refused::because('That name and PIN do not go together. A PIN is set under one\'s own name, once signed in with the password.');
+            throw Refused::because(
+                'That name and PIN do not go together. A PIN is set under one\'s own name, once signed in with the password.',
+            );
         }
         self::guard()->login($next);
         $request->session()->regenerate();
@@ -122,7 +129,10 @@ final class SessionController
     public function worksAlone(Request $request): JsonResponse
     {
         $user = User::of($request);
-        SpecUse::setWorksAlone(Node::fromJson($request->getContent())->object(['alone'])->at('alone')->boolean(), $user);
+        SpecUse::setWorksAlone(
+            Node::fromJson($request->getContent())->object(['alone'])->at('alone')->boolean(),
+            $user,
+        );
 
         return new JsonResponse(['user' => self::person($user), 'demo' => self::demo()]);
     }

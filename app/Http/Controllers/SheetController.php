@@ -27,7 +27,11 @@ final class SheetController
     {
         $found = JobHead::find($job);
 
-        return $this->paper->of('job', JobSheet::of($found), "{$found->tag}-{$found->controlKey}-{$found->openedAt->format('Y-m-d')}");
+        return $this->paper->of(
+            'job',
+            JobSheet::of($found),
+            "{$found->tag}-{$found->controlKey}-{$found->openedAt->format('Y-m-d')}",
+        );
     }
 
     public function machine(string $tag): Response
@@ -48,13 +52,21 @@ final class SheetController
     {
         $found = Complaint::query()->with('control.machine')->findOrFail($complaint);
 
-        return $this->paper->of('complaint', ComplaintSheet::of($found), "{$found->control->machine->tag}-{$found->control->key}-complaint-{$found->opened_at->format('Y-m-d')}");
+        return $this->paper->of(
+            'complaint',
+            ComplaintSheet::of($found),
+            "{$found->control->machine->tag}-{$found->control->key}-complaint-{$found->opened_at->format('Y-m-d')}",
+        );
     }
 
     public function blank(string $tag, string $control): Response
     {
         $machine = Machines::find($tag);
-        $found = Control::query()->with(['machine', 'specVersion'])->where('machine_id', $machine->id)->where('key', $control)->firstOrFail();
+        $found = Control::query()
+            ->with(['machine', 'specVersion'])
+            ->where('machine_id', $machine->id)
+            ->where('key', $control)
+            ->firstOrFail();
 
         return $this->paper->of('blank', BlankSheet::of($found), "{$machine->tag}-{$found->key}-blank");
     }

@@ -33,7 +33,10 @@ final class ShelfController
     {
         $user = User::of($request);
         $shelf = Instrument::onTheShelf();
-        $mine = array_filter(Repeating::on($shelf), static fn (array $one): bool => $one['person'] === $user->person()->id);
+        $mine = array_filter(
+            Repeating::on($shelf),
+            static fn (array $one): bool => $one['person'] === $user->person()->id,
+        );
         $mine = array_column($mine, null, 'instrument');
         $today = ShopClock::today();
 
@@ -51,12 +54,18 @@ final class ShelfController
     /** A new instrument, or what was wrong or is new about one: a fresh certificate, above all. */
     public function store(Request $request, string $id): JsonResponse
     {
-        $node = TypedQuantities::readIn(Node::fromJson($request->getContent()))->object(['name', 'kind', 'calibration'], ['resolution_mm', 'reach_mm', 'resolution_n', 'reach_n', 'inch_marks']);
+        $node = TypedQuantities::readIn(Node::fromJson($request->getContent()))->object(
+            ['name', 'kind', 'calibration'],
+            ['resolution_mm', 'reach_mm', 'resolution_n', 'reach_n', 'inch_marks'],
+        );
         $instrument = StandingCodec::instrument(Node::of(['id' => $id] + (array) $node->value));
         if ($node->has('calibration') && $node->at('calibration')->has('due')) {
             $node->at('calibration')->at('due')->day();
         }
-        $twin = Instrument::onTheShelf()->first(static fn (Instrument $one): bool => $one->id !== $id && mb_strtolower((string) $one->body['name']) === mb_strtolower($instrument->name));
+        $twin = Instrument::onTheShelf()->first(
+            static fn (Instrument $one): bool => $one->id !== $id
+                && mb_strtolower((string) $one->body['name']) === mb_strtolower($instrument->name),
+        );
         if ($twin !== null) {
             throw new Conflict("Another instrument is called {$instrument->name}. Give each its own name.");
         }
@@ -71,7 +80,13 @@ final class ShelfController
             }
             $row ??= new Instrument(['id' => $id, 'place' => (int) Instrument::query()->max('place') + 1]);
             $row->forceFill(['body' => $body, 'retired_at' => null])->save();
-            Audit::note($user, $before === [] ? 'instrument added' : 'instrument changed', (string) $body['name'], Audit::changes($before, self::said($row)), "instrument {$id}");
+            Audit::note(
+                $user,
+                $before === [] ? 'instrument added' : 'instrument changed',
+                (string) $body['name'],
+                Audit::changes($before, self::said($row)),
+                "instrument {$id}",
+            );
         });
 
         return $this->show($request);
@@ -85,7 +100,12 @@ final class ShelfController
             throw Refused::because('The last instrument that play is read with stays on the shelf.');
         }
         $row->forceFill(['retired_at' => CarbonImmutable::now()])->save();
-        Audit::note(User::of($request), 'instrument put away', (string) $row->body['name'], subject: "instrument {$id}");
+        Audit::note(
+            User::of($request),
+            'instrument put away',
+            (string) $row->body['name'],
+            subject: "instrument {$id}",
+        );
 
         return $this->show($request);
     }
@@ -95,7 +115,15 @@ final class ShelfController
     {
         $instrument = Instrument::query()->findOrFail($id);
 
-        return new JsonResponse(['may_keep' => User::of($request)->acting()->may(Permission::KeepShop), 'instrument' => ['id' => $instrument->id, 'name' => $instrument->body['name'], 'kind' => $instrument->body['kind']], 'checks' => InstrumentChecks::of($instrument)]);
+        return new JsonResponse([
+            'may_keep' => User::of($request)->acting()->may(Permission::KeepShop),
+            'instrument' => [
+                'id' => $instrument->id,
+                'name' => $instrument->body['name'],
+                'kind' => $instrument->body['kind'],
+            ],
+            'checks' => InstrumentChecks::of($instrument),
+        ]);
     }
 
     public function check(Request $request, string $id): JsonResponse
@@ -103,7 +131,10 @@ final class ShelfController
         $node = Node::fromJson($request->getContent());
         $instrument = Instrument::query()->whereNull('retired_at')->findOrFail($id);
 
-        return new JsonResponse(['told' => InstrumentChecks::take($instrument, $node, User::of($request)), 'checks' => InstrumentChecks::of($instrument)]);
+        return new JsonResponse([
+            'told' => InstrumentChecks::take($instrument, $node, User::of($request)),
+            'checks' => InstrumentChecks::of($instrument),
+        ]);
     }
 
     /** @return array<string, scalar|null> what can be changed about it, each by its own name */
@@ -113,8 +144,11 @@ final class ShelfController
         $in = StandingCodec::unitKey($one->kind());
 
         return [
-            'name' => $body['name'], 'kind' => $body['kind'], "resolution_{$in}" => $body["resolution_{$in}"], "reach_{$in}" => $body["reach_{$in}"], 'inch_marks' => $body['inch_marks'],
-            "expanded_{$in}" => $body['calibration']["expanded_{$in}"] ?? null, 'factor' => $body['calibration']['factor'] ?? null, 'due' => $body['calibration']['due'] ?? null,
+            'name' => $body['name'], 'kind' => $body['kind'], "resolution_{$in}" => $body["resolution_{$in}"],
+            "reach_{$in}" => $body["reach_{$in}"], 'inch_marks' => $body['inch_marks'],
+            "expanded_{$in}" => $body['calibration']["expanded_{$in}"]
+                ?? null, 'factor' => $body['calibration']['factor']
+                ?? null, 'due' => $body['calibration']['due'] ?? null,
         ];
     }
 

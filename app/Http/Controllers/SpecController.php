@@ -35,7 +35,10 @@ final class SpecController
         $find = $request->query('find');
         $page = $request->query('page');
 
-        return new JsonResponse(SpecList::page(is_string($find) ? mb_substr($find, 0, 80) : '', is_string($page) ? max(1, min(self::MOST_PAGES, (int) $page)) : 1));
+        return new JsonResponse(SpecList::page(
+            is_string($find) ? mb_substr($find, 0, 80) : '',
+            is_string($page) ? max(1, min(self::MOST_PAGES, (int) $page)) : 1,
+        ));
     }
 
     public function show(Request $request, int $spec): JsonResponse
@@ -54,7 +57,15 @@ final class SpecController
     {
         $found = self::find($spec);
 
-        return new JsonResponse($this->whole(SpecWriter::change($found, TypedQuantities::readIn(Node::fromJson($request->getContent())), User::of($request), IfMatch::of($request)), User::of($request)));
+        return new JsonResponse($this->whole(
+            SpecWriter::change(
+                $found,
+                TypedQuantities::readIn(Node::fromJson($request->getContent())),
+                User::of($request),
+                IfMatch::of($request),
+            ),
+            User::of($request),
+        ));
     }
 
     public function destroy(Request $request, int $spec): Response
@@ -67,7 +78,10 @@ final class SpecController
     public function check(Request $request, int $spec): JsonResponse
     {
         $user = User::of($request);
-        $checked = DB::transaction(static fn (): SpecVersion => SpecWriter::check(self::asSeen($spec, $request), $user));
+        $checked = DB::transaction(static fn (): SpecVersion => SpecWriter::check(
+            self::asSeen($spec, $request),
+            $user,
+        ));
 
         return new JsonResponse($this->whole($checked, $user));
     }
@@ -101,7 +115,9 @@ final class SpecController
     /** A band as it is typed from print: what it means, and where its two units disagree. */
     public function printed(Request $request): JsonResponse
     {
-        return new JsonResponse(SpecWriter::printed(Node::fromJson($request->getContent())->object(['printed'])->at('printed')->string(120)));
+        return new JsonResponse(SpecWriter::printed(
+            Node::fromJson($request->getContent())->object(['printed'])->at('printed')->string(120),
+        ));
     }
 
     /** A sketch of where the book measures, as its picture shows it. */
@@ -117,7 +133,16 @@ final class SpecController
     {
         $jpeg = DB::table('spec_sketches')->where('spec_version_id', $spec)->value('jpeg');
 
-        return is_string($jpeg) ? new Response($jpeg, 200, ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, no-cache', 'X-Content-Type-Options' => 'nosniff'])
+        return is_string($jpeg)
+            ? new Response(
+                $jpeg,
+                200,
+                [
+                    'Content-Type' => 'image/jpeg',
+                    'Cache-Control' => 'private, no-cache',
+                    'X-Content-Type-Options' => 'nosniff',
+                ],
+            )
             : throw (new ModelNotFoundException)->setModel(SpecVersion::class);
     }
 
@@ -134,7 +159,11 @@ final class SpecController
     /** @return array<string, mixed> */
     private function whole(SpecVersion $spec, User $user): array
     {
-        $versions = SpecVersion::query()->where('model', $spec->model)->where('control', $spec->control)->orderByDesc('version')->get();
+        $versions = SpecVersion::query()
+            ->where('model', $spec->model)
+            ->where('control', $spec->control)
+            ->orderByDesc('version')
+            ->get();
         $controls = Control::query()->with('machine')->whereIn('spec_version_id', $versions->pluck('id'))->get();
         $isOwn = $spec->entered_by_id === $user->id;
         $missing = $spec->missing();
@@ -153,11 +182,20 @@ final class SpecController
             'may' => [
                 'change' => $spec->isDraft() && ($isOwn || $user->acting()->may(Permission::KeepShop)),
                 'check' => $spec->isDraft() && $missing === [] && ! $isOwn && $user->acting()->maySignOff(),
-                'adopt' => SpecUse::judges($spec, $alone) && $user->acting()->may(Permission::KeepShop) && $controls->contains(static fn (Control $one): bool => $one->spec_version_id !== $spec->id),
+                'adopt' => SpecUse::judges($spec, $alone)
+                    && $user->acting()->may(Permission::KeepShop)
+                    && $controls->contains(static fn (Control $one): bool => $one->spec_version_id !== $spec->id),
             ],
-            'versions' => $versions->map(static fn (SpecVersion $one): array => SpecList::brief($one, $alone) + ['machines' => $controls->where('spec_version_id', $one->id)->count()])->values()->all(),
+            'versions' => $versions
+                ->map(
+                    static fn (SpecVersion $one): array => SpecList::brief($one, $alone)
+                        + ['machines' => $controls->where('spec_version_id', $one->id)->count()],
+                )
+                ->values()
+                ->all(),
             'machines' => $controls->map(static fn (Control $one): array => [
-                'tag' => $one->machine->tag, 'version' => (int) $versions->firstWhere('id', $one->spec_version_id)?->version,
+                'tag' => $one->machine->tag,
+                'version' => (int) $versions->firstWhere('id', $one->spec_version_id)?->version,
             ])->sortBy('tag')->values()->all(),
         ];
     }

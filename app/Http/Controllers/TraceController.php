@@ -28,7 +28,13 @@ final class TraceController
         $user = User::of($request);
         $head = JobHead::find($job);
         Acceptance::mayWrite(JobLog::of($head)->replay(), $user->person());
-        Traces::keep($head, $user, EntryRequest::uuid(Node::of($trace, '$.trace')), $request->getContent(), CarbonImmutable::now());
+        Traces::keep(
+            $head,
+            $user,
+            EntryRequest::uuid(Node::of($trace, '$.trace')),
+            $request->getContent(),
+            CarbonImmutable::now(),
+        );
 
         return new JsonResponse(['id' => $trace]);
     }
@@ -41,7 +47,10 @@ final class TraceController
         $how = $request->query->all();
         $how = $how === [] ? $traces->howKept($trace) : [
             ...array_diff_key($how, self::SIZES),
-            ...array_map(static fn (mixed $one): mixed => is_numeric($one) ? (float) $one : $one, array_intersect_key($how, self::SIZES)),
+            ...array_map(
+                static fn (mixed $one): mixed => is_numeric($one) ? (float) $one : $one,
+                array_intersect_key($how, self::SIZES),
+            ),
             'to_stop' => ($how['to_stop'] ?? '') === '1',
         ];
 
@@ -54,7 +63,14 @@ final class TraceController
         $found = Trace::query()->where('job_id', $job)->findOrFail($trace);
         $name = JobHead::find($job)->tag.'-pull-'.substr($found->id, 0, 8);
         if ($request->query('as') !== 'json') {
-            return new Response($found->csv, 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"{$name}.csv\""]);
+            return new Response(
+                $found->csv,
+                200,
+                [
+                    'Content-Type' => 'text/csv; charset=utf-8',
+                    'Content-Disposition' => "attachment; filename=\"{$name}.csv\"",
+                ],
+            );
         }
         [$heading, $lines] = [strstr($found->csv, ',', true), array_slice(explode("\n", trim($found->csv)), 1)];
         $rows = array_map(static function (string $line) use ($heading): array {
@@ -63,6 +79,10 @@ final class TraceController
             return [(string) $heading => (float) $at, 'force_n' => (float) $force, 'direction' => $way];
         }, $lines);
 
-        return new JsonResponse(['format' => 'vivid-pull/trace@1', 'points' => $rows], 200, ['Content-Disposition' => "attachment; filename=\"{$name}.json\""]);
+        return new JsonResponse(
+            ['format' => 'vivid-pull/trace@1', 'points' => $rows],
+            200,
+            ['Content-Disposition' => "attachment; filename=\"{$name}.json\""],
+        );
     }
 }

@@ -7,7 +7,10 @@ namespace App\Http\Controllers;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 
-/** The workshop's own authority, for the phones that are to trust its HTTPS. It is no secret, and asked for before anybody signs in. */
+/**
+ * The workshop's own authority, for the phones that are to trust its HTTPS. It is no secret, and asked for before
+ * anybody signs in.
+ */
 final class TrustController
 {
     public function about(): JsonResponse
@@ -27,7 +30,8 @@ final class TrustController
     public function authority(): Response
     {
         return new Response($this->certificate(), 200, [
-            'Content-Type' => 'application/x-x509-ca-cert', 'Content-Disposition' => 'attachment; filename="vivid-pull-workshop.crt"', 'Cache-Control' => 'no-store',
+            'Content-Type' => 'application/x-x509-ca-cert',
+            'Content-Disposition' => 'attachment; filename="vivid-pull-workshop.crt"', 'Cache-Control' => 'no-store',
         ]);
     }
 

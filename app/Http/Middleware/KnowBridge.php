@@ -18,7 +18,10 @@ final class KnowBridge
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
-        $request->attributes->set(self::BRIDGE, Bridges::by((string) $request->bearerToken()) ?? throw new UnknownToken);
+        $request->attributes->set(
+            self::BRIDGE,
+            Bridges::by((string) $request->bearerToken()) ?? throw new UnknownToken,
+        );
 
         return $next($request);
     }

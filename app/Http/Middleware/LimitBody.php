@@ -23,7 +23,13 @@ final class LimitBody
      */
     public function handle(Request $request, Closure $next): Response
     {
-        if (! $request->is(...self::OF_THEIR_OWN) && max((int) $request->headers->get('Content-Length', '0'), strlen($request->getContent())) > self::MOST_BYTES) {
+        if (
+            ! $request->is(...self::OF_THEIR_OWN)
+            && max(
+                (int) $request->headers->get('Content-Length', '0'),
+                strlen($request->getContent()),
+            ) > self::MOST_BYTES
+        ) {
             throw new PostTooLargeException;
         }
 

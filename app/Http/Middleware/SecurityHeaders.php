@@ -24,7 +24,8 @@ final class SecurityHeaders
         $response->headers->set('Referrer-Policy', 'same-origin');
 
         if ($request->isSecure()) {
-            // A browser that trusts the workshop asks by HTTPS from then on. One that does not trust it never gets to see this.
+            // A browser that trusts the workshop asks by HTTPS from then on. One that does not trust it never gets to
+            // see this.
             $response->headers->set('Strict-Transport-Security', 'max-age=31536000');
         }
 

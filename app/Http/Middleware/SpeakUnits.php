@@ -12,7 +12,10 @@ use Symfony\Component\HttpFoundation\Response;
 use VividPull\Core\Quantity\Spoken;
 use VividPull\Core\Quantity\Units;
 
-/** Sentences are said in the units of whoever is signed in. What leaves as a file, or comes as one, is in the units in which everything is kept. */
+/**
+ * Sentences are said in the units of whoever is signed in. What leaves as a file, or comes as one, is in the units in
+ * which everything is kept.
+ */
 final class SpeakUnits
 {
     private const AS_KEPT = ['api/export/*', 'api/imports/*', 'api/jobs/*/file'];

@@ -38,14 +38,21 @@ final readonly class Problem
         }
         $headers = $e instanceof HttpExceptionInterface ? $e->getHeaders() : [];
 
-        return new JsonResponse($body, $status, ['Content-Type' => 'application/problem+json'] + $headers, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+        return new JsonResponse(
+            $body,
+            $status,
+            ['Content-Type' => 'application/problem+json'] + $headers,
+            JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+        );
     }
 
     /** @return array{int, string, string, string} status, type, title, detail */
     private static function describe(Throwable $e): array
     {
         return match (true) {
-            $e instanceof BadFile && $e->path === '$' && str_starts_with($e->problem, 'this is not JSON') => [400, 'malformed', 'Not JSON', $e->getMessage()],
+            $e instanceof BadFile
+                && $e->path === '$'
+                && str_starts_with($e->problem, 'this is not JSON') => [400, 'malformed', 'Not JSON', $e->getMessage()],
             $e instanceof BadFile => [422, 'invalid', 'Not what this address takes', $e->getMessage()],
             $e instanceof Questioned => [422, 'questioned', 'Look again', $e->getMessage()],
             $e instanceof CoreError => [422, 'refused', 'Not logged', $e->getMessage()],
@@ -54,15 +61,45 @@ final readonly class Problem
             $e instanceof Conflict => [409, 'conflict', 'Stands already', $e->getMessage()],
             DiskFull::is($e) => [507, 'disk-full', 'The disk is full',
                 'The disk of the workshop server is full. Nothing was lost: what you typed is kept here and goes out once there is room.'],
-            $e instanceof UniqueConstraintViolationException => [409, 'conflict', 'Stands already', 'Somebody did the same in this moment. Look at what stands there now, then try again.'],
+            $e instanceof UniqueConstraintViolationException => [
+                409,
+                'conflict',
+                'Stands already',
+                'Somebody did the same in this moment. Look at what stands there now, then try again.',
+            ],
             $e instanceof Forbidden => [403, 'forbidden', 'Not yours to do', $e->getMessage()],
             $e instanceof UnknownToken => [401, 'unknown-token', 'Not known here', $e->getMessage()],
-            $e instanceof AuthenticationException => [401, 'sign-in', 'Sign in first', 'Your session has ended. Sign in again; what you typed is kept.'],
-            $e instanceof TokenMismatchException => [419, 'stale', 'Stale page', 'This page is older than its session. Load it again; what you typed is kept.'],
-            $e instanceof ModelNotFoundException => [404, 'not-found', 'Not found', 'There is nothing under this address.'],
-            $e instanceof PostTooLargeException => [413, 'too-large', 'Too large', 'That is more than this address takes at once.'],
+            $e instanceof AuthenticationException => [
+                401,
+                'sign-in',
+                'Sign in first',
+                'Your session has ended. Sign in again; what you typed is kept.',
+            ],
+            $e instanceof TokenMismatchException => [
+                419,
+                'stale',
+                'Stale page',
+                'This page is older than its session. Load it again; what you typed is kept.',
+            ],
+            $e instanceof ModelNotFoundException => [
+                404,
+                'not-found',
+                'Not found',
+                'There is nothing under this address.',
+            ],
+            $e instanceof PostTooLargeException => [
+                413,
+                'too-large',
+                'Too large',
+                'That is more than this address takes at once.',
+            ],
             $e instanceof HttpExceptionInterface => self::http($e),
-            default => [500, 'failure', 'Something failed here', 'The workshop server failed. What you typed is kept; try again in a moment.'],
+            default => [
+                500,
+                'failure',
+                'Something failed here',
+                'The workshop server failed. What you typed is kept; try again in a moment.',
+            ],
         };
     }
 
@@ -73,7 +110,12 @@ final readonly class Problem
             404 => [404, 'not-found', 'Not found', 'There is nothing under this address.'],
             405 => [405, 'method', 'Not that way', 'This address does not answer to that method.'],
             413 => [413, 'too-large', 'Too large', 'That is more than this address takes at once.'],
-            419 => [419, 'stale', 'Stale page', 'This page is older than its session. Load it again; what you typed is kept.'],
+            419 => [
+                419,
+                'stale',
+                'Stale page',
+                'This page is older than its session. Load it again; what you typed is kept.',
+            ],
             429 => [429, 'slow-down', 'Too many tries', 'Too many tries. Wait a minute and try again.'],
             503 => [503, 'paused', 'Back soon', 'The workshop server is being looked after. Try again in a moment.'],
             default => [$e->getStatusCode(), 'error', 'Not possible', 'This address cannot answer that.'],

@@ -51,7 +51,11 @@ final readonly class JobResource
             'safe_again' => self::safeAgain($job, $state),
             'lies' => LeftOpen::lies($state, CarbonImmutable::now()->toIso8601String()),
             'do_not_run' => RestOfMachine::against($job, $state),
-            'state' => array_filter(['found' => $signed['found'] ?? null, 'now' => $signed['left'] ?? null], is_array(...)) + StateCodec::encode($state),
+            'state' => array_filter(
+                ['found' => $signed['found'] ?? null, 'now' => $signed['left'] ?? null],
+                is_array(...),
+            )
+                + StateCodec::encode($state),
         ];
     }
 
@@ -69,7 +73,9 @@ final readonly class JobResource
     /** After it ran, here or for another control of the visit. */
     private static function safeAgain(JobHead $job, BenchState $state): ?string
     {
-        $ran = ! $job->meanwhile->isTriedElsewhere || ! SafeAgain::isHandNext($state) ? null : RestOfMachine::ranSinceHand($job, StoredEntry::ofVisit($job->visit));
+        $ran = ! $job->meanwhile->isTriedElsewhere || ! SafeAgain::isHandNext($state)
+            ? null
+            : RestOfMachine::ranSinceHand($job, StoredEntry::ofVisit($job->visit));
 
         return SafeAgain::said($state) ?? ($ran === null ? null : SafeAgain::ranFor($ran, $state));
     }
@@ -77,7 +83,9 @@ final readonly class JobResource
     /** Where play is what is asked for. */
     private static function heatAgain(JobHead $job, BenchState $state): ?string
     {
-        $asks = $state->facts->closed === null && $state->spec->heatMatters() && WrongState::isToBeRead($state->progress);
+        $asks = $state->facts->closed === null
+            && $state->spec->heatMatters()
+            && WrongState::isToBeRead($state->progress);
 
         if (! $asks) {
             return null;
@@ -88,10 +96,15 @@ final readonly class JobResource
         return RestOfMachine::heatAgain($job, $state, $rows, CarbonImmutable::now()->toIso8601String());
     }
 
-    /** @return array{due_on: string|null, due_why: string|null} of the job that its control stands by, when it falls due next */
+    /**
+     * @return array{due_on: string|null, due_why: string|null} of the job that its control stands by, when it falls due
+     *     next
+     */
     private static function due(JobHead $job, BenchState $state): array
     {
-        $control = $state->facts->closed === null ? null : ControlJob::query()->with('control')->findOrFail($job->id)->control;
+        $control = $state->facts->closed === null
+            ? null
+            : ControlJob::query()->with('control')->findOrFail($job->id)->control;
         $control = $control?->summary?->job === $job->id ? $control : null;
 
         return ['due_on' => $control?->due_on?->toDateString(), 'due_why' => $control?->due_why];
@@ -106,7 +119,11 @@ final readonly class JobResource
     {
         $people = [];
         foreach (array_reverse($state->log->entries) as $entry) {
-            $people[$entry->stamp->by->id] ??= ['name' => $entry->stamp->by->name, 'role' => $entry->stamp->by->role->value, 'at' => $entry->stamp->at];
+            $people[$entry->stamp->by->id] ??= [
+                'name' => $entry->stamp->by->name,
+                'role' => $entry->stamp->by->role->value,
+                'at' => $entry->stamp->at,
+            ];
         }
 
         return array_values($people);

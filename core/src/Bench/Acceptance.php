@@ -110,14 +110,19 @@ final readonly class Acceptance
             $entry instanceof Untagged => self::untag($state, $entry),
             $entry instanceof Closed => self::closing($state, $entry),
             // Who may write them is all there is to ask.
-            $entry instanceof Complained, $entry instanceof ConditionNoted, $entry instanceof Joined, $entry instanceof Noted, $entry instanceof Opened, $entry instanceof PartRefused, $entry instanceof PhotoTaken, $entry instanceof PutRight, $entry instanceof Tagged => null,
+            $entry instanceof Complained, $entry instanceof ConditionNoted, $entry instanceof Joined,
+            $entry instanceof Noted, $entry instanceof Opened, $entry instanceof PartRefused,
+            $entry instanceof PhotoTaken, $entry instanceof PutRight, $entry instanceof Tagged => null,
         };
     }
 
     /** @throws Refused If the entry would turn an adjuster, then or since, beyond its thread. */
     public static function checkOutcome(BenchState $before, BenchState $after): void
     {
-        $beyond = static fn (BenchState $state): array => array_filter($state->facts->readings->moves, static fn (MoveMade $move): bool => $move->beyondThread);
+        $beyond = static fn (BenchState $state): array => array_filter(
+            $state->facts->readings->moves,
+            static fn (MoveMade $move): bool => $move->beyondThread,
+        );
         $now = $beyond($after);
         if (count($now) > count($beyond($before))) {
             self::beyondThread($after, array_values($now)[count($now) - 1]);
@@ -125,7 +130,13 @@ final readonly class Acceptance
         foreach ($after->facts->adjusters->threads as $id => $thread) {
             $adjuster = $after->run->adjuster($id);
             $at = $after->facts->adjusters->positions[$id] ?? null;
-            if ($adjuster !== null && $thread->position !== null && $at !== null && ! isset($after->facts->adjusters->touched[$id]) && ! $adjuster->travel()->contains($at)) {
+            if (
+                $adjuster !== null
+                && $thread->position !== null
+                && $at !== null
+                && ! isset($after->facts->adjusters->touched[$id])
+                && ! $adjuster->travel()->contains($at)
+            ) {
                 self::beyondTravel($adjuster, $at);
             }
         }
@@ -148,13 +159,18 @@ final readonly class Acceptance
     {
         $closed = $state->facts->closed;
         if ($closed !== null) {
-            throw Refused::because("This job was closed by {$closed->stamp->by->name} on ".substr($closed->stamp->at, 0, 10).'. Start a new job to go on.');
+            throw Refused::because(
+                "This job was closed by {$closed->stamp->by->name} on ".substr($closed->stamp->at, 0, 10)
+                    .'. Start a new job to go on.',
+            );
         }
         if (! $by->role->mayLog()) {
             throw Refused::because("{$by->name} may look at jobs but not log in them. Ask a technician.");
         }
         if (! $joins && ! isset($state->facts->joined[$by->id])) {
-            throw Refused::because("{$by->name} is not on this job. Join it first, so that the log shows who did what.");
+            throw Refused::because(
+                "{$by->name} is not on this job. Join it first, so that the log shows who did what.",
+            );
         }
     }
 
@@ -170,20 +186,37 @@ final readonly class Acceptance
         }
         $instrument = $state->facts->standing->instrument($reading->instrument);
         if ($instrument === null) {
-            throw Refused::because(Quoted::text($reading->instrument).' is not an instrument on the shelf. Choose one that is.');
+            throw Refused::because(
+                Quoted::text($reading->instrument).' is not an instrument on the shelf. Choose one that is.',
+            );
         }
         if ($reading->mm > $instrument->reach) {
-            throw Refused::because('Read '.Figure::shortLength($reading->mm).", but the {$instrument->name} reaches ".Figure::shortLength($instrument->reach).'. Type the reading again.');
+            throw Refused::because(
+                'Read '.Figure::shortLength($reading->mm).", but the {$instrument->name} reaches "
+                    .Figure::shortLength($instrument->reach).'. Type the reading again.',
+            );
         }
         if ($reading->mm < 0.0) {
-            throw Refused::because('Read '.Figure::shortLength($reading->mm).', but play is never below zero. Type the reading again.');
+            throw Refused::because(
+                'Read '.Figure::shortLength($reading->mm).', but play is never below zero. Type the reading again.',
+            );
         }
         if (! $state->spec->conditions->allows($reading->pose)) {
-            throw Refused::because("The spec knows no figure for {$reading->pose->label()}. Read it with ".self::poses($state->spec->conditions->poses).'.');
+            throw Refused::because(
+                "The spec knows no figure for {$reading->pose->label()}. Read it with "
+                    .self::poses($state->spec->conditions->poses).'.',
+            );
         }
         $isOfSecond = $state->second !== null && $reading->point === $state->run->secondPulls()?->point();
-        if (! $isOfSecond && $state->run->couplings->at($reading->point) === null && $reading->point !== $state->spec->aim->point) {
-            throw Refused::because("Play is not read at the {$state->spec->pointName($reading->point)} on this control. Read it at the ".self::points($state).'.');
+        if (
+            ! $isOfSecond
+            && $state->run->couplings->at($reading->point) === null
+            && $reading->point !== $state->spec->aim->point
+        ) {
+            throw Refused::because(
+                "Play is not read at the {$state->spec->pointName($reading->point)} on this control. Read it at the "
+                    .self::points($state).'.',
+            );
         }
     }
 
@@ -203,11 +236,15 @@ final readonly class Acceptance
 
     private static function enough(BenchState $state, ReadEnough $enough): void
     {
-        $of = $state->second !== null && $enough->point === $state->run->secondPulls()?->point() ? $state->second : $state;
+        $of = $state->second !== null && $enough->point === $state->run->secondPulls()?->point()
+            ? $state->second
+            : $state;
         $verdict = $of->judgement->poses[$enough->pose->value] ?? null;
         if ($verdict === null || ! $verdict->mayBeLeft()) {
             throw Refused::because($verdict === null ? "The spec knows no figure for {$enough->pose->label()}."
-                : ($verdict->is(VerdictKind::Inside) ? 'It is inside the band already.' : "{$verdict->sentence}. Only a reading inside the band that can't be told from its edge is left as it is."));
+                : ($verdict->is(VerdictKind::Inside)
+                    ? 'It is inside the band already.'
+                    : "{$verdict->sentence}. Only a reading inside the band that can't be told from its edge is left as it is."));
         }
     }
 
@@ -235,10 +272,14 @@ final readonly class Acceptance
 
             return;
         }
-        $setting = $table->settings[$seen->setting] ?? throw Refused::because(Quoted::text($seen->setting).' is not a setting of this control. It has: '
+        $setting = $table->settings[$seen->setting]
+            ?? throw Refused::because(Quoted::text($seen->setting).' is not a setting of this control. It has: '
             .implode(', ', array_map(static fn (OutcomeSetting $one): string => $one->key, $table->settings)).'.');
         if (! isset($setting->sees[$seen->saw])) {
-            throw Refused::because(Quoted::text($seen->saw)." is not something to be seen at {$setting->label}. Say ".implode(' or ', array_keys($setting->sees)).'.');
+            throw Refused::because(
+                Quoted::text($seen->saw)." is not something to be seen at {$setting->label}. Say "
+                    .implode(' or ', array_keys($setting->sees)).'.',
+            );
         }
     }
 
@@ -256,13 +297,20 @@ final readonly class Acceptance
         }
         if ($taken->value < 0.0 || $taken->value > $taken->key->most()) {
             $figure = static fn (float $value): Figure => Figure::briefly($value, $taken->key->dimension());
-            throw Refused::because("Read {$figure($taken->value)}, but ".lcfirst($taken->key->label())." lies between 0 and {$figure($taken->key->most())}. Type it again.");
+            throw Refused::because(
+                "Read {$figure($taken->value)}, but ".lcfirst($taken->key->label())
+                    ." lies between 0 and {$figure($taken->key->most())}. Type it again.",
+            );
         }
         if ($taken->atMm !== null && $taken->key->dimension() !== Dimension::Force) {
             throw Refused::because('Only a force is read at a distance from the pivot.');
         }
         if ($taken->key->isOneOfMany() !== ($taken->of !== null)) {
-            throw Refused::because($taken->key->isOneOfMany() ? 'Say which one it is: number the plates and springs as they come out.' : $taken->key->label().' is of the whole control, not of one part of it.');
+            throw Refused::because(
+                $taken->key->isOneOfMany()
+                    ? 'Say which one it is: number the plates and springs as they come out.'
+                    : $taken->key->label().' is of the whole control, not of one part of it.',
+            );
         }
     }
 
@@ -277,7 +325,11 @@ final readonly class Acceptance
     {
         return $state->run->adjuster($id) ?? throw Refused::because(
             Quoted::text($id).' is not an adjuster of this control. It has: '
-            .implode(', ', array_map(static fn (Adjuster $a): string => $a->name(), array_values($state->run->adjusters()))).'.',
+            .implode(
+                ', ',
+                array_map(static fn (Adjuster $a): string => $a->name(), array_values($state->run->adjusters())),
+            )
+                .'.',
         );
     }
 
@@ -288,18 +340,29 @@ final readonly class Acceptance
             throw Refused::because("There is nothing to turn at the {$adjuster->name()}.");
         }
         if (Guide::of($adjuster->kind()) !== []) {
-            throw Refused::because("The {$adjuster->name()} is set by its own steps, in their order, not by a count. It asks for: ".lcfirst(($state->facts->guideNext($adjuster) ?? Guide::of($adjuster->kind())[0])->label).'.');
+            throw Refused::because(
+                "The {$adjuster->name()} is set by its own steps, in their order, not by a count. It asks for: "
+                    .lcfirst(($state->facts->guideNext($adjuster) ?? Guide::of($adjuster->kind())[0])->label).'.',
+            );
         }
         if ($move->steps !== null && ! $adjuster->counting()->canCount($move->steps)) {
             throw Refused::because("The {$adjuster->name()} moves in whole {$adjuster->counting()->unit->plural()}.");
         }
         $whole = $adjuster->travel()->length();
-        if ($move->steps !== null && ($state->facts->adjusters->positions[$move->adjuster] ?? null) === null && abs($move->steps->count) > $whole->count) {
-            throw Refused::because("The {$adjuster->name()} goes {$adjuster->counting()->say($whole)} from one end to the other. It cannot have been moved by {$adjuster->counting()->say(Steps::fromCount(abs($move->steps->count)))}.");
+        if (
+            $move->steps !== null
+            && ($state->facts->adjusters->positions[$move->adjuster] ?? null) === null
+            && abs($move->steps->count) > $whole->count
+        ) {
+            throw Refused::because(
+                "The {$adjuster->name()} goes {$adjuster->counting()->say($whole)} from one end to the other. It cannot have been moved by {$adjuster->counting()->say(Steps::fromCount(abs($move->steps->count)))}.",
+            );
         }
         $guided = $state->facts->guideUnderWay($state->run);
         if ($guided !== null && $move->steps !== null && $adjuster->slackGiven($move->steps) < 0.0) {
-            throw Refused::because("The {$guided->name()} is being set: the cable stays slack until its last step is done.");
+            throw Refused::because(
+                "The {$guided->name()} is being set: the cable stays slack until its last step is done.",
+            );
         }
     }
 
@@ -309,7 +372,11 @@ final readonly class Acceptance
         if (in_array($adjuster->kind()->sets(), [AdjustedQuantity::Mechanism, AdjustedQuantity::Nothing], true)) {
             throw Refused::because("The {$adjuster->name()} has no place to measure.");
         }
-        if ($thread->position !== null && ! $adjuster->counting()->unit->turns() && ! $adjuster->counting()->canCount($thread->position)) {
+        if (
+            $thread->position !== null
+            && ! $adjuster->counting()->unit->turns()
+            && ! $adjuster->counting()->canCount($thread->position)
+        ) {
             throw Refused::because("The {$adjuster->name()} stands on a whole {$adjuster->counting()->unit->value}.");
         }
     }
@@ -344,16 +411,27 @@ final readonly class Acceptance
             self::wish($state, $chosen->wish, $state->spec->aim->band);
         }
         if ($chosen->like !== null && ! $state->spec->aim->band->contains($chosen->like->mm)) {
-            throw Refused::because("{$chosen->like->machine} was left at ".Figure::shortLength($chosen->like->mm).', which is outside the band of this control. Aim inside it.');
+            throw Refused::because(
+                "{$chosen->like->machine} was left at ".Figure::shortLength($chosen->like->mm)
+                    .', which is outside the band of this control. Aim inside it.',
+            );
         }
     }
 
     private static function wish(BenchState $state, RidersWish $wish, SpecBand $band): void
     {
         if ($wish->mm !== null && ! $band->contains($wish->mm)) {
-            throw Refused::because('A wish of '.Figure::shortLength($wish->mm).' lies outside the band of this control. Wish inside it; what is to stay outside is left by choice, with its reason.');
+            throw Refused::because(
+                'A wish of '.Figure::shortLength($wish->mm)
+                    .' lies outside the band of this control. Wish inside it; what is to stay outside is left by choice, with its reason.',
+            );
         }
-        $tastes = array_filter($state->spec->proofs($state->run), static fn (Proof $one): bool => $wish->bite !== null && isset($one->answers->words[$wish->bite]) && $one->answers->isTaste());
+        $tastes = array_filter(
+            $state->spec->proofs($state->run),
+            static fn (Proof $one): bool => $wish->bite !== null
+                && isset($one->answers->words[$wish->bite])
+                && $one->answers->isTaste(),
+        );
         if ($wish->bite !== null && $tastes === []) {
             throw Refused::because(Quoted::text($wish->bite).' is nothing that can be wished of this control.');
         }
@@ -367,7 +445,10 @@ final readonly class Acceptance
             return;
         }
         $family = Families::of($state->spec->family);
-        $keys = array_map(static fn (Step $s): string => $s->key, [...$family->makeSafe(), ...$family->refit(), ...$family->closing()]);
+        $keys = array_map(
+            static fn (Step $s): string => $s->key,
+            [...$family->makeSafe(), ...$family->refit(), ...$family->closing()],
+        );
         self::known($step->key, $keys, 'a step of this job');
     }
 
@@ -380,8 +461,14 @@ final readonly class Acceptance
         $known = array_map(static fn (Confirmed|Inspected $line): string => $line->key, $lines);
         foreach ($all->keys as $key) {
             self::known($key, $known, 'a line that is confirmed together with others');
-            if (in_array(($state->facts->answers->inspected[$key] ?? null)?->finding, [Finding::Fault, Finding::Noted], true)) {
-                throw Refused::because('“'.($state->progress->item($key)->label ?? $key).'” is not sound. Answer it by itself.');
+            if (in_array(
+                ($state->facts->answers->inspected[$key] ?? null)?->finding,
+                [Finding::Fault, Finding::Noted],
+                true,
+            )) {
+                throw Refused::because(
+                    '“'.($state->progress->item($key)->label ?? $key).'” is not sound. Answer it by itself.',
+                );
             }
         }
         if ($all->keys === []) {
@@ -393,9 +480,12 @@ final readonly class Acceptance
     {
         $keys = array_map(static fn (Inspection $i): string => $i->key, $state->spec->inspections());
         self::known($found->key, $keys, 'something to look over on this control');
-        $isLeft = $found->finding === Finding::Noted && ($state->facts->answers->inspected[$found->key] ?? null)?->finding === Finding::Fault;
+        $isLeft = $found->finding === Finding::Noted
+            && ($state->facts->answers->inspected[$found->key] ?? null)?->finding === Finding::Fault;
         if ($isLeft && trim($found->remark ?? '') === '') {
-            throw Refused::because('A fault is left only with a reason. Say why, such as: noted small dent, wire runs free.');
+            throw Refused::because(
+                'A fault is left only with a reason. Say why, such as: noted small dent, wire runs free.',
+            );
         }
         if ($isLeft && ! Families::of($state->spec->family)->allowsByChoice()) {
             throw Refused::because('On this control a fault is not left by choice. Mend it, or tag the machine.');
@@ -404,7 +494,11 @@ final readonly class Acceptance
 
     private static function checked(BenchState $state, Checked $check): void
     {
-        $proof = array_values(array_filter($state->facts->proofs($state->spec, $state->run), static fn (Proof $p): bool => $p->key === $check->key))[0] ?? null;
+        $proof = array_values(array_filter(
+            $state->facts->proofs($state->spec, $state->run),
+            static fn (Proof $p): bool => $p->key === $check->key,
+        ))[0]
+            ?? null;
         if ($proof === null) {
             throw Refused::because(Quoted::text($check->key).' is not a proof of this control.');
         }
@@ -413,15 +507,23 @@ final readonly class Acceptance
                 : "“{$proof->question}” is answered for one pose: ".self::poses($proof->poses).'.');
         }
         if ($proof->asksWhy($check->answer) && trim($check->remark ?? '') === '') {
-            throw Refused::because(SymptomProofs::isOne($proof) ? 'Say why, such as: it shows only on a long ride.' : 'Say why it cannot be seen, such as: arm inside its case.');
+            throw Refused::because(
+                SymptomProofs::isOne($proof)
+                    ? 'Say why, such as: it shows only on a long ride.'
+                    : 'Say why it cannot be seen, such as: arm inside its case.',
+            );
         }
         if (! isset($proof->answers->words[$check->answer])) {
-            throw Refused::because(Quoted::text($check->answer)." does not answer “{$proof->question}”. Answer with ".implode(' or ', array_keys($proof->answers->words)).'.');
+            throw Refused::because(
+                Quoted::text($check->answer)." does not answer “{$proof->question}”. Answer with "
+                    .implode(' or ', array_keys($proof->answers->words)).'.',
+            );
         }
     }
 
     /**
-     * What runs the machine waits for what failed at rest, and for what was taken off; what went wrong while it ran is kept all the same.
+     * What runs the machine waits for what failed at rest, and for what was taken off; what went wrong while it ran is
+     * kept all the same.
      *
      * @throws Refused If something is not right or not back yet; it is named.
      */
@@ -440,7 +542,11 @@ final readonly class Acceptance
             $entry instanceof Voided => self::nothingReadAs($state, $entry->entry, null),
             $entry instanceof Amended => self::nothingReadAs($state, $entry->entry, $entry->becomes),
             // Between two moves of one adjuster only the covers count; the rest is put back before the last round.
-            $entry instanceof OutcomeSeen && RunsTheMachine::entry($state, $entry) => self::refitted($state, Running::Refitted, true),
+            $entry instanceof OutcomeSeen && RunsTheMachine::entry($state, $entry) => self::refitted(
+                $state,
+                Running::Refitted,
+                true,
+            ),
             default => null,
         };
     }
@@ -449,8 +555,14 @@ final readonly class Acceptance
     {
         foreach ($state->facts->proofs($state->spec, $state->run) as $proof) {
             if ($proof->key === $check->key) {
-                $isFound = isset($state->facts->answers->foundChecks[Facts::checkKey($check->key, $check->pose?->value)]);
-                self::inOrder($state, $proof->running, $proof->asFound && ! $state->facts->readings->isChanged() && ! $isFound);
+                $isFound = isset(
+                    $state->facts->answers->foundChecks[Facts::checkKey($check->key, $check->pose?->value)],
+                );
+                self::inOrder(
+                    $state,
+                    $proof->running,
+                    $proof->asFound && ! $state->facts->readings->isChanged() && ! $isFound,
+                );
             }
         }
     }
@@ -459,7 +571,13 @@ final readonly class Acceptance
     {
         foreach ($state->judgement->measures as $asked) {
             if ($asked->measure->key === $taken->key) {
-                self::inOrder($state, $asked->measure->running, $asked->measure->asFound && ! $state->facts->readings->isChanged() && ($asked->before->count ?? 0) < $asked->measure->runs);
+                self::inOrder(
+                    $state,
+                    $asked->measure->running,
+                    $asked->measure->asFound
+                        && ! $state->facts->readings->isChanged()
+                        && ($asked->before->count ?? 0) < $asked->measure->runs,
+                );
             }
         }
     }
@@ -467,30 +585,50 @@ final readonly class Acceptance
     /** @throws Refused If it leaves a fault by choice that makes the machine unfit. */
     private static function leftInOrder(BenchState $state, Inspected $found): void
     {
-        $isGated = array_filter($state->spec->inspections(), static fn (Inspection $one): bool => $one->key === $found->key && $one->gate !== null) !== [];
-        if ($isGated && $found->finding === Finding::Noted && ($state->facts->answers->inspected[$found->key] ?? null)?->finding === Finding::Fault) {
-            throw Refused::because('What nobody may use is not left by choice. Replace it, or tag the machine. Where the fault was noted by mistake, take that back.');
+        $isGated = array_filter(
+            $state->spec->inspections(),
+            static fn (Inspection $one): bool => $one->key === $found->key && $one->gate !== null,
+        ) !== [];
+        if (
+            $isGated
+            && $found->finding === Finding::Noted
+            && ($state->facts->answers->inspected[$found->key] ?? null)?->finding === Finding::Fault
+        ) {
+            throw Refused::because(
+                'What nobody may use is not left by choice. Replace it, or tag the machine. Where the fault was noted by mistake, take that back.',
+            );
         }
     }
 
-    /** @throws Refused If play was read in the state that was said: nobody knows then in which state those readings were taken. */
+    /**
+     * @throws Refused If play was read in the state that was said: nobody knows then in which state those readings were
+     *     taken.
+     */
     private static function nothingReadAs(BenchState $state, string $id, ?Entry $becomes): void
     {
         $said = $state->log->find($id);
-        if (! $said instanceof ConditionNoted || ($becomes instanceof ConditionNoted && $becomes->label() === $said->label())) {
+        if (
+            ! $said instanceof ConditionNoted
+            || ($becomes instanceof ConditionNoted && $becomes->label() === $said->label())
+        ) {
             return;
         }
         $count = 0;
         $holds = false;
         foreach ($state->log->effective() as $entry) {
             if ($entry instanceof ConditionNoted) {
-                $isAnew = ($said->engine === null || $entry->engine !== null) && ($said->wheels === null || $entry->wheels !== null);
+                $isAnew = ($said->engine === null || $entry->engine !== null)
+                    && ($said->wheels === null || $entry->wheels !== null);
                 $holds = $entry->stamp->id === $said->stamp->id || ($holds && ! $isAnew);
             }
             $count += $holds && $entry instanceof ReadingTaken ? 1 : 0;
         }
         if ($count > 0) {
-            throw Refused::because(($count === 1 ? 'A reading was' : "{$count} readings were").' taken as '.lcfirst($said->label()).' since. Take '.($count === 1 ? 'it' : 'them').' back first, then say how it stands, and read again.');
+            throw Refused::because(
+                ($count === 1 ? 'A reading was' : "{$count} readings were").' taken as '.lcfirst($said->label())
+                    .' since. Take '.($count === 1 ? 'it' : 'them')
+                    .' back first, then say how it stands, and read again.',
+            );
         }
     }
 
@@ -508,7 +646,10 @@ final readonly class Acceptance
     {
         $open = Refit::of($state->spec, $state->run, $state->facts)->waitsFor($running, $asFound);
         if ($open !== []) {
-            throw Refused::missing('This runs the machine. Put back first what was taken off:', array_map(ucfirst(...), array_map(static fn (string $one): string => "{$one}.", $open)));
+            throw Refused::missing(
+                'This runs the machine. Put back first what was taken off:',
+                array_map(ucfirst(...), array_map(static fn (string $one): string => "{$one}.", $open)),
+            );
         }
     }
 
@@ -522,18 +663,31 @@ final readonly class Acceptance
             throw Refused::because("An entry of the kind {$entry->kind()->value} cannot be taken back.");
         }
         if ($entry instanceof AdjusterFitted && self::isWorkedWith($state, $entry->adjuster->id())) {
-            throw Refused::because("The {$entry->adjuster->name()} was turned, read or locked since. Take that back first.");
+            throw Refused::because(
+                "The {$entry->adjuster->name()} was turned, read or locked since. Take that back first.",
+            );
         }
         if ($entry instanceof AdjusterFitted && $state->run->adjuster($entry->adjuster->id()) === null) {
-            throw Refused::because("Another adjuster took the place of the {$entry->adjuster->name()} since. Take that back first.");
+            throw Refused::because(
+                "Another adjuster took the place of the {$entry->adjuster->name()} since. Take that back first.",
+            );
         }
     }
 
-    /** Whether anything that stands in the log was done with this adjuster. A cover that was off when it was fitted is nobody's work with it. */
+    /**
+     * Whether anything that stands in the log was done with this adjuster. A cover that was off when it was fitted is
+     * nobody's work with it.
+     */
     private static function isWorkedWith(BenchState $state, string $id): bool
     {
         foreach ($state->log->effective() as $entry) {
-            $of = $entry instanceof Confirmed || $entry instanceof CoverMoved || $entry instanceof GuideStepDone || $entry instanceof Moved || $entry instanceof ThreadNoted ? $entry->adjuster : null;
+            $of = $entry instanceof Confirmed
+                || $entry instanceof CoverMoved
+                || $entry instanceof GuideStepDone
+                || $entry instanceof Moved
+                || $entry instanceof ThreadNoted
+                ? $entry->adjuster
+                : null;
             if ($of === $id) {
                 return true;
             }
@@ -544,20 +698,33 @@ final readonly class Acceptance
 
     private static function adjusterFitted(BenchState $state, AdjusterFitted $fitted): void
     {
-        $cable = array_values(array_filter($state->run->cables, static fn (Cable $one): bool => $one->id === $fitted->cable))[0]
+        $cable = array_values(array_filter(
+            $state->run->cables,
+            static fn (Cable $one): bool => $one->id === $fitted->cable,
+        ))[0]
             ?? throw Refused::because(Quoted::text($fitted->cable).' is not a cable of this control.');
         $here = array_map(static fn (Adjuster $one): string => $one->id(), $cable->adjusters);
         if ($fitted->inPlaceOf !== null && ! in_array($fitted->inPlaceOf, $here, true)) {
-            throw Refused::because(Quoted::text($fitted->inPlaceOf)." is not on the {$cable->name}, so nothing can take its place there.");
+            throw Refused::because(
+                Quoted::text($fitted->inPlaceOf)." is not on the {$cable->name}, so nothing can take its place there.",
+            );
         }
         if ($state->run->everKnown($fitted->adjuster->id()) !== null) {
-            throw Refused::because('An adjuster with the id '.Quoted::text($fitted->adjuster->id()).' is, or was, on this control. Give the new one another.');
+            throw Refused::because(
+                'An adjuster with the id '.Quoted::text($fitted->adjuster->id())
+                    .' is, or was, on this control. Give the new one another.',
+            );
         }
         if ($fitted->inPlaceOf === null && count($here) >= self::MOST_ADJUSTERS) {
-            throw Refused::because("The {$cable->name} has ".self::MOST_ADJUSTERS.' adjusters already. Say which one it takes the place of.');
+            throw Refused::because(
+                "The {$cable->name} has ".self::MOST_ADJUSTERS
+                    .' adjusters already. Say which one it takes the place of.',
+            );
         }
         if (isset($state->spec->other(OutcomeTable::class)->movers[$fitted->inPlaceOf ?? ''])) {
-            throw Refused::because("The book's table says what the {$state->run->adjuster($fitted->inPlaceOf ?? '')?->name()} does at each setting. Another kind in its place needs its own entry in the spec.");
+            throw Refused::because(
+                "The book's table says what the {$state->run->adjuster($fitted->inPlaceOf ?? '')?->name()} does at each setting. Another kind in its place needs its own entry in the spec.",
+            );
         }
     }
 
@@ -568,7 +735,9 @@ final readonly class Acceptance
             throw Refused::because('Putting an entry right needs a reason.');
         }
         if (! $entry->kind()->canBeAmended() || $entry->kind() !== $amend->becomes->kind()) {
-            throw Refused::because("An entry of the kind {$entry->kind()->value} cannot be put right as {$amend->becomes->kind()->value}. Take it back and log it anew.");
+            throw Refused::because(
+                "An entry of the kind {$entry->kind()->value} cannot be put right as {$amend->becomes->kind()->value}. Take it back and log it anew.",
+            );
         }
         self::check($state, $amend->becomes);
     }
@@ -601,7 +770,9 @@ final readonly class Acceptance
     private static function byChoice(BenchState $state): void
     {
         if (! Families::of($state->spec->family)->allowsByChoice()) {
-            throw Refused::because('This control is never left outside its limits by choice. Set it, or tag the machine.');
+            throw Refused::because(
+                'This control is never left outside its limits by choice. Set it, or tag the machine.',
+            );
         }
     }
 
@@ -611,14 +782,24 @@ final readonly class Acceptance
             throw Refused::because('No tag stands on this control.');
         }
         if (! $untag->stamp->by->role->mayLiftTag()) {
-            throw Refused::because("Only a lead lifts a tag, and {$untag->stamp->by->name} signs as {$untag->stamp->by->role->value}. Ask a lead to sign.");
+            throw Refused::because(
+                "Only a lead lifts a tag, and {$untag->stamp->by->name} signs as {$untag->stamp->by->role->value}. Ask a lead to sign.",
+            );
         }
         if ($state->log->opened->standing->tag === null) {
-            throw Refused::because('A tag hung in this job is lifted by a new job that passes the gate. Close this one as tagged.');
+            throw Refused::because(
+                'A tag hung in this job is lifted by a new job that passes the gate. Close this one as tagged.',
+            );
         }
-        $open = array_filter($state->judgement->gates, static fn (GateState $gate): bool => $gate->status !== GateStatus::Passed);
+        $open = array_filter(
+            $state->judgement->gates,
+            static fn (GateState $gate): bool => $gate->status !== GateStatus::Passed,
+        );
         if ($open !== []) {
-            throw Refused::missing('The tag stays until every gate has passed.', array_values(array_map(static fn (GateState $gate): string => $gate->sentence, $open)));
+            throw Refused::missing(
+                'The tag stays until every gate has passed.',
+                array_values(array_map(static fn (GateState $gate): string => $gate->sentence, $open)),
+            );
         }
     }
 
@@ -626,7 +807,9 @@ final readonly class Acceptance
     {
         $by = $closing->stamp->by;
         if (! $by->role->maySignOff()) {
-            throw Refused::because("{$by->name} signs as {$by->role->value} and cannot sign a job off. Ask a technician or a lead.");
+            throw Refused::because(
+                "{$by->name} signs as {$by->role->value} and cannot sign a job off. Ask a technician or a lead.",
+            );
         }
         $missing = $state->progress->blocks($closing->outcome);
         if ($missing !== []) {
@@ -643,25 +826,38 @@ final readonly class Acceptance
     {
         $adjuster = self::adjusterOf($after, $move->entry->adjuster);
         if ($adjuster->kind()->sets() === AdjustedQuantity::Speed && ($move->entry->steps->count ?? 0) < 0) {
-            throw Refused::because("The {$adjuster->name()} keeps ".Figure::shortLength($adjuster->showing($adjuster->travel()->from)).' of thread: governed speed is not raised past the maker\'s limit.');
+            throw Refused::because(
+                "The {$adjuster->name()} keeps ".Figure::shortLength($adjuster->showing($adjuster->travel()->from))
+                    .' of thread: governed speed is not raised past the maker\'s limit.',
+            );
         }
         $stood = $move->stoodAt?->minus($move->entry->steps ?? $move->stoodAt);
         $out = $move->entry->steps !== null && $move->entry->steps->count > 0;
-        $room = $stood === null ? null : ($out ? $adjuster->travel()->to->minus($stood) : $stood->minus($adjuster->travel()->from));
+        $room = $stood === null
+            ? null
+            : ($out ? $adjuster->travel()->to->minus($stood) : $stood->minus($adjuster->travel()->from));
         $end = $adjuster->kind()->isThreaded() ? 'thread' : 'end';
         $has = match (true) {
             $room === null => '',
-            $room->isNone() => $adjuster->kind()->isThreaded() ? ' It has no thread left that way.' : ' It stands at its end that way.',
-            $adjuster->kind()->isThreaded() => ' It has '.$adjuster->counting()->say($room).' ('.Figure::shortLength($adjuster->showing($room)).') left that way.',
+            $room->isNone() => $adjuster->kind()->isThreaded()
+                ? ' It has no thread left that way.'
+                : ' It stands at its end that way.',
+            $adjuster->kind()->isThreaded() => ' It has '.$adjuster->counting()->say($room).' ('
+                .Figure::shortLength($adjuster->showing($room)).') left that way.',
             default => ' It has '.$adjuster->room($room).' left that way.',
         };
-        throw Refused::because("The {$adjuster->name()} cannot go ".$adjuster->say($move->entry->steps ?? $move->stoodAt ?? $adjuster->travel()->to).": that is beyond its {$end}.{$has}");
+        throw Refused::because(
+            "The {$adjuster->name()} cannot go "
+                .$adjuster->say($move->entry->steps ?? $move->stoodAt ?? $adjuster->travel()->to)
+                .": that is beyond its {$end}.{$has}",
+        );
     }
 
     private static function beyondTravel(Adjuster $adjuster, Steps $at): never
     {
         throw Refused::because($adjuster->kind()->isThreaded()
-            ? "The {$adjuster->name()} has ".Figure::shortLength($adjuster->showing($adjuster->travel()->to)).' of thread in all, so '.Figure::shortLength($adjuster->showing($at)).' cannot show. Measure it again.'
+            ? "The {$adjuster->name()} has ".Figure::shortLength($adjuster->showing($adjuster->travel()->to))
+                .' of thread in all, so '.Figure::shortLength($adjuster->showing($at)).' cannot show. Measure it again.'
             : "The {$adjuster->name()} goes from {$adjuster->where($adjuster->travel()->from)} to {$adjuster->where($adjuster->travel()->to)}, so it cannot stand on {$adjuster->where($at)}. Look again.");
     }
 
@@ -681,6 +877,12 @@ final readonly class Acceptance
 
     private static function points(BenchState $state): string
     {
-        return implode(' or ', array_map(static fn (string $point): string => $state->spec->pointName(ReadingPoint::from($point)), array_keys($state->run->couplings->all())));
+        return implode(
+            ' or ',
+            array_map(
+                static fn (string $point): string => $state->spec->pointName(ReadingPoint::from($point)),
+                array_keys($state->run->couplings->all()),
+            ),
+        );
     }
 }

@@ -29,32 +29,64 @@ final readonly class Amending
     public static function read(string $line, string $id, string $reason, BenchState $state, Person $by): Draft
     {
         $entry = $state->log->find($id) ?? throw Refused::because('The entry to be changed is not in this job.');
-        if (($entry instanceof OutcomeSeen || $entry instanceof MeasureTaken) && $state->progress->item(self::shown($entry)->item ?? '') === null) {
+        if (
+            ($entry instanceof OutcomeSeen || $entry instanceof MeasureTaken)
+            && $state->progress->item(self::shown($entry)->item ?? '') === null
+        ) {
             throw Refused::because('That entry is not typed on the line. Take it back and log it anew.');
         }
         $becomes = BenchLine::read($line, self::shown($entry), $state, $by, true);
         if ($becomes->kind !== $entry->kind()) {
-            throw Refused::because("That line would be a {$becomes->kind->value}, and the entry is a {$entry->kind()->value}. Take it back and log it anew.");
+            throw Refused::because(
+                "That line would be a {$becomes->kind->value}, and the entry is a {$entry->kind()->value}. Take it back and log it anew.",
+            );
         }
         $body = $entry instanceof ReadingTaken
-            ? array_filter(['engine' => $entry->engine?->value, 'wheels' => $entry->wheels?->value]) + array_diff_key($becomes->body, ['engine' => true, 'wheels' => true])
+            ? array_filter(['engine' => $entry->engine?->value, 'wheels' => $entry->wheels?->value])
+                + array_diff_key($becomes->body, ['engine' => true, 'wheels' => true])
             : $becomes->body;
 
-        return new Draft(EntryKind::Amend, ['entry' => $id, 'kind' => $becomes->kind->value, 'body' => $body, 'reason' => $reason]);
+        return new Draft(
+            EntryKind::Amend,
+            ['entry' => $id, 'kind' => $becomes->kind->value, 'body' => $body, 'reason' => $reason],
+        );
     }
 
     private static function shown(Entry $entry): Shown
     {
         return match (true) {
-            $entry instanceof ReadingTaken => new Shown(null, null, $entry->pose, $entry->point, $entry->instrument, null),
+            $entry instanceof ReadingTaken => new Shown(
+                null,
+                null,
+                $entry->pose,
+                $entry->point,
+                $entry->instrument,
+                null,
+            ),
             $entry instanceof Moved => new Shown($entry->adjuster, null, null, null, null, null),
-            $entry instanceof ThreadNoted => new Shown($entry->adjuster, null, null, null, null, "thread:{$entry->adjuster}"),
-            $entry instanceof Checked => new Shown(null, null, null, null, null, 'check:'.Facts::checkKey($entry->key, $entry->pose?->value)),
+            $entry instanceof ThreadNoted => new Shown(
+                $entry->adjuster,
+                null,
+                null,
+                null,
+                null,
+                "thread:{$entry->adjuster}",
+            ),
+            $entry instanceof Checked => new Shown(
+                null,
+                null,
+                null,
+                null,
+                null,
+                'check:'.Facts::checkKey($entry->key, $entry->pose?->value),
+            ),
             $entry instanceof Inspected => new Shown(null, null, null, null, null, $entry->key),
             $entry instanceof ConditionNoted => new Shown(null, null, null, null, null, 'condition'),
             $entry instanceof OutcomeSeen => new Shown(null, null, null, null, null, "outcome:{$entry->setting}"),
             $entry instanceof MeasureTaken => new Shown(null, null, null, null, null, "measure:{$entry->key->value}"),
-            default => throw Refused::because("An entry of the kind {$entry->kind()->value} cannot be put right. Take it back and log it anew."),
+            default => throw Refused::because(
+                "An entry of the kind {$entry->kind()->value} cannot be put right. Take it back and log it anew.",
+            ),
         };
     }
 }

@@ -30,13 +30,34 @@ final readonly class Bench
             $judgement = Judging::judge($spec, $run, $facts);
             $advice = new Advice($spec, $run, $facts, $judgement);
 
-            return new BenchState($spec, $run, $log, $facts, $judgement, $advice, StageProgress::of($spec, $run, $facts, $judgement, $advice));
+            return new BenchState(
+                $spec,
+                $run,
+                $log,
+                $facts,
+                $judgement,
+                $advice,
+                StageProgress::of($spec, $run, $facts, $judgement, $advice),
+            );
         }
         $otherJudgement = Judging::judge($other, $otherRun, $facts->second);
         $judgement = Judging::judge($spec, $run, $facts, $otherJudgement);
-        [$advice, $otherAdvice] = [new Advice($spec, $run, $facts, $judgement), new Advice($other, $otherRun, $facts->second, $otherJudgement)];
+        [$advice, $otherAdvice] = [
+            new Advice($spec, $run, $facts, $judgement),
+            new Advice($other, $otherRun, $facts->second, $otherJudgement),
+        ];
         $progress = StageProgress::of($spec, $run, $facts, $judgement, $advice, $otherJudgement, $otherAdvice);
-        $second = new BenchState($other, $otherRun, $log, $facts->second, $otherJudgement, $otherAdvice, $progress, null, true);
+        $second = new BenchState(
+            $other,
+            $otherRun,
+            $log,
+            $facts->second,
+            $otherJudgement,
+            $otherAdvice,
+            $progress,
+            null,
+            true,
+        );
 
         return new BenchState($spec, $run, $log, $facts, $judgement, $advice, $progress, $second);
     }

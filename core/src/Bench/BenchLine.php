@@ -37,14 +37,15 @@ use VividPull\Core\Spec\Wheels;
 /**
  * Reads the one line at the bottom of a job.
  *
- * A reading is a value, with or without a unit, or a coin. A move carries a sign and letters: `+1.5t`, `-2f`, `+1t2f`, and
- * `+3c`, `+2r`, `-1h`, `+4mm` where the adjuster counts in clicks, rungs, holes or millimetres.
- * It is also taken as it is said: `out 1 turn and 2 flats`, `2 rungs towards the engine`.
- * Where a thread or place is asked for, a bare value is that thread or place.
- * `n ` begins a note, `v reason` takes the last own entry back, `thread 3.1` notes a thread, `tag reason` hangs a tag,
- * `aim loose`, `service`, `touch-up` and `park middle` change how it is set, `whole job` goes on from a check, `done` logs the move shown, and the words on the answers shown (`ok`, `no`, `cold`)
- * answer the item shown; what follows such a word is its remark. `seized` says that the adjuster shown will not turn.
- * `all ok` confirms the open lines of a stage together. `stop` says that what was turned last, and cannot be seen, has come to its stop.
+ * A reading is a value, with or without a unit, or a coin. A move carries a sign and letters: `+1.5t`, `-2f`, `+1t2f`,
+ * and `+3c`, `+2r`, `-1h`, `+4mm` where the adjuster counts in clicks, rungs, holes or millimetres. It is also taken as
+ * it is said: `out 1 turn and 2 flats`, `2 rungs towards the engine`. Where a thread or place is asked for, a bare
+ * value is that thread or place. `n ` begins a note, `v reason` takes the last own entry back, `thread 3.1` notes a
+ * thread, `tag reason` hangs a tag, `aim loose`, `service`, `touch-up` and `park middle` change how it is set, `whole
+ * job` goes on from a check, `done` logs the move shown, and the words on the answers shown (`ok`, `no`, `cold`) answer
+ * the item shown; what follows such a word is its remark. `seized` says that the adjuster shown will not turn. `all ok`
+ * confirms the open lines of a stage together. `stop` says that what was turned last, and cannot be seen, has come to
+ * its stop.
  */
 final readonly class BenchLine
 {
@@ -53,10 +54,16 @@ final readonly class BenchLine
 
     private const LONGEST = 500;
 
-    private function __construct(private BenchState $state, private Shown $shown, private Person $by, private bool $isAnew) {}
+    private function __construct(
+        private BenchState $state,
+        private Shown $shown,
+        private Person $by,
+        private bool $isAnew,
+    ) {}
 
     /**
-     * @param  bool  $isAnew  whether it says anew what was logged before, so that how the machine stands now is no matter
+     * @param  bool  $isAnew  whether it says anew what was logged before, so that how the machine stands now is no
+     *     matter
      *
      * @throws NotUnderstood If the line means nothing here; the sentence says what was understood and what to type.
      */
@@ -83,11 +90,17 @@ final readonly class BenchLine
     private function sent(string $line): Draft
     {
         if (str_starts_with($line, '-')) {
-            throw NotUnderstood::line("The gauge shows {$line}, which is below its zero. Set it to zero and read again.");
+            throw NotUnderstood::line(
+                "The gauge shows {$line}, which is below its zero. Set it to zero and read again.",
+            );
         }
         $item = $this->item();
         if (! $this->asksFigure($item)) {
-            throw NotUnderstood::line("The gauge shows {$line}, but ".($item === null ? 'nothing that is measured is asked' : "“{$item->label}” is asked").' now. Nothing was logged.');
+            throw NotUnderstood::line(
+                "The gauge shows {$line}, but "
+                    .($item === null ? 'nothing that is measured is asked' : "“{$item->label}” is asked")
+                    .' now. Nothing was logged.',
+            );
         }
 
         return $this->reading($line);
@@ -109,17 +122,29 @@ final readonly class BenchLine
         $word = mb_strtolower($word);
 
         return $this->answer($line, $word, $rest) ?? match (true) {
-            $word === 'n' => new Draft(EntryKind::Note, ['text' => self::needed($rest, 'A note needs its words, such as: n boot torn, ordered.')]),
+            $word === 'n' => new Draft(
+                EntryKind::Note,
+                ['text' => self::needed($rest, 'A note needs its words, such as: n boot torn, ordered.')],
+            ),
             $word === 'v' => $this->void($rest),
             $word === 'thread' => $this->thread($rest),
             mb_strtolower($line) === self::ALL_OK => $this->allOk(),
             $line === 'stop' => $this->atItsStop(),
-            $line === 'seized' => new Draft(EntryKind::Thread, ['adjuster' => $this->adjuster()->id(), 'seized' => true]),
-            $word === 'tag' => new Draft(EntryKind::Tag, ['reason' => self::needed($rest, 'A tag needs its reason, such as: tag throttle sticks, bars right.')]),
+            $line === 'seized' => new Draft(
+                EntryKind::Thread,
+                ['adjuster' => $this->adjuster()->id(), 'seized' => true],
+            ),
+            $word === 'tag' => new Draft(
+                EntryKind::Tag,
+                ['reason' => self::needed($rest, 'A tag needs its reason, such as: tag throttle sticks, bars right.')],
+            ),
             $word === 'aim' => $this->policy($rest),
             $word === 'park' => $this->parking($rest),
             mb_strtolower($line) === 'service' => new Draft(EntryKind::Policy, ['mode' => SettingMode::Service->value]),
-            mb_strtolower($line) === 'touch-up' => new Draft(EntryKind::Policy, ['mode' => SettingMode::TouchUp->value]),
+            mb_strtolower($line) === 'touch-up' => new Draft(
+                EntryKind::Policy,
+                ['mode' => SettingMode::TouchUp->value],
+            ),
             mb_strtolower($line) === 'whole job' => new Draft(EntryKind::Policy, ['whole' => true]),
             $line === 'done' => $this->moveShown(),
             in_array($word, ['cold', 'hot'], true) => $this->condition($word, $rest),
@@ -145,16 +170,27 @@ final readonly class BenchLine
                 return new Draft($answer->kind, $answer->body + ['remark' => trim(mb_substr($said, mb_strlen($hint)))]);
             }
         }
-        $begins = array_values(array_filter($item->answers ?? [], static fn (Answer $one): bool => mb_strlen($line) >= Answer::LEAST && str_starts_with(mb_strtolower($one->label), $line)));
+        $begins = array_values(array_filter(
+            $item->answers ?? [],
+            static fn (Answer $one): bool => mb_strlen($line) >= Answer::LEAST
+                && str_starts_with(mb_strtolower($one->label), $line),
+        ));
         if (count($begins) === 1) {
             return new Draft($begins[0]->kind, $begins[0]->body);
         }
         if (in_array($line, ['ok', 'yes', 'no'], true)) {
-            throw NotUnderstood::line(Quoted::text($line).' answers a question, but '.($item === null ? 'none is open.' : "“{$item->label}” ".match (true) {
-                $item->answers === [] => "is none. {$item->kind->howTyped()}",
-                $item->kind === ItemKind::Answer => 'is answered otherwise: '.self::hints($item).'.',
-                default => "is none. {$item->kind->howTyped()} Or: ".self::hints($item).'.',
-            }));
+            throw NotUnderstood::line(
+                Quoted::text($line).' answers a question, but '
+                    .($item === null
+                        ? 'none is open.'
+                        : "“{$item->label}” "
+                            .match (true) {
+                                $item->answers === [] => "is none. {$item->kind->howTyped()}",
+                                $item->kind === ItemKind::Answer => 'is answered otherwise: '
+                                    .self::hints($item)
+                                    .'.', default => "is none. {$item->kind->howTyped()} Or: ".self::hints($item).'.',
+                            }),
+            );
         }
 
         return null;
@@ -163,7 +199,10 @@ final readonly class BenchLine
     /** What may be typed at it, in its own words. */
     private static function hints(StageItem $item): string
     {
-        return implode(', ', array_map(static fn (Answer $answer): string => $answer->hint($item->answers), $item->answers));
+        return implode(
+            ', ',
+            array_map(static fn (Answer $answer): string => $answer->hint($item->answers), $item->answers),
+        );
     }
 
     private function item(): ?StageItem
@@ -176,11 +215,17 @@ final readonly class BenchLine
         self::needed($reason, 'Taking an entry back needs a reason, such as: v misread the rule.');
         $voids = $this->state->log->voids();
         foreach (array_reverse($this->state->log->entries) as $entry) {
-            if ($entry->stamp->by->is($this->by) && $entry->kind()->canBeVoided() && ! isset($voids[$entry->stamp->id])) {
+            if (
+                $entry->stamp->by->is($this->by)
+                && $entry->kind()->canBeVoided()
+                && ! isset($voids[$entry->stamp->id])
+            ) {
                 return new Draft(EntryKind::Void, ['entry' => $entry->stamp->id, 'reason' => $reason]);
             }
         }
-        throw NotUnderstood::line('There is no entry of yours left to take back. Point at another in the log to take it back.');
+        throw NotUnderstood::line(
+            'There is no entry of yours left to take back. Point at another in the log to take it back.',
+        );
     }
 
     private function thread(string $rest): Draft
@@ -191,7 +236,10 @@ final readonly class BenchLine
         if (! $adjuster instanceof ThreadedAdjuster) {
             return $this->place($adjuster, $rest);
         }
-        $size = QuantityReader::defaultingTo($this->shown->unit)->read(self::needed($rest, 'Type the thread that shows, such as: thread 3.1 mm.'));
+        $size = QuantityReader::defaultingTo($this->shown->unit)->read(self::needed(
+            $rest,
+            'Type the thread that shows, such as: thread 3.1 mm.',
+        ));
         self::mustBeLength($size, 'the thread that shows');
 
         return new Draft(EntryKind::Thread, ['adjuster' => $adjuster->id(), 'showing_mm' => $size->value]);
@@ -203,10 +251,15 @@ final readonly class BenchLine
         $unit = $adjuster->counting()->unit;
         $number = trim((string) preg_replace('/\s*(mm|rungs?|holes?|teeth|tooth|turns?|t|r|h)$/i', '', $rest));
         if (preg_match('/^[\d.,\/ ]+$/', $number) !== 1) {
-            throw NotUnderstood::line("Type where the {$adjuster->name()} stands, in {$unit->plural()}, such as: thread 4.");
+            throw NotUnderstood::line(
+                "Type where the {$adjuster->name()} stands, in {$unit->plural()}, such as: thread 4.",
+            );
         }
 
-        return new Draft(EntryKind::Thread, ['adjuster' => $adjuster->id(), $unit->field() => Fraction::fromText($number)->toFloat()]);
+        return new Draft(
+            EntryKind::Thread,
+            ['adjuster' => $adjuster->id(), $unit->field() => Fraction::fromText($number)->toFloat()],
+        );
     }
 
     private function allOk(): Draft
@@ -217,7 +270,10 @@ final readonly class BenchLine
             throw NotUnderstood::line('Nothing here is confirmed together. Answer what is asked.');
         }
 
-        return new Draft(EntryKind::AllConfirmed, ['keys' => array_map(static fn (StageItem $line): string => $line->key, $lines)]);
+        return new Draft(
+            EntryKind::AllConfirmed,
+            ['keys' => array_map(static fn (StageItem $line): string => $line->key, $lines)],
+        );
     }
 
     /** An adjuster that nobody can see is found by its stop: it stands at the end that it was turned to last. */
@@ -227,11 +283,16 @@ final readonly class BenchLine
         $last = $moves[count($moves) - 1] ?? null;
         $adjuster = $last === null ? null : $this->state->run->adjuster($last->entry->adjuster);
         if ($last === null || $adjuster === null || $last->entry->steps === null) {
-            throw NotUnderstood::line('No adjuster was turned to its stop. Log the turn first, such as +1/2t, then type stop.');
+            throw NotUnderstood::line(
+                'No adjuster was turned to its stop. Log the turn first, such as +1/2t, then type stop.',
+            );
         }
         $end = $last->entry->steps->count > 0 ? $adjuster->travel()->to : $adjuster->travel()->from;
 
-        return new Draft(EntryKind::Thread, ['adjuster' => $adjuster->id(), $adjuster->counting()->unit->field() => $end->toFloat()]);
+        return new Draft(
+            EntryKind::Thread,
+            ['adjuster' => $adjuster->id(), $adjuster->counting()->unit->field() => $end->toFloat()],
+        );
     }
 
     private function parking(string $rest): Draft
@@ -240,7 +301,9 @@ final readonly class BenchLine
             'threads' => Parking::Threads,
             'in' => Parking::InThenBack,
             'middle' => Parking::Middle,
-            default => throw NotUnderstood::line(Quoted::text($rest).' is no parking place. Type park threads, park in or park middle.'),
+            default => throw NotUnderstood::line(
+                Quoted::text($rest).' is no parking place. Type park threads, park in or park middle.',
+            ),
         };
 
         return new Draft(EntryKind::Policy, ['parking' => $parking->value]);
@@ -249,7 +312,9 @@ final readonly class BenchLine
     private function policy(string $rest): Draft
     {
         $policy = Policy::tryFrom(mb_strtolower($rest))
-            ?? throw NotUnderstood::line(Quoted::text($rest).' is no place in the band to aim for. Type aim middle, aim crisp or aim loose.');
+            ?? throw NotUnderstood::line(
+                Quoted::text($rest).' is no place in the band to aim for. Type aim middle, aim crisp or aim loose.',
+            );
 
         return new Draft(EntryKind::Policy, ['policy' => $policy->value]);
     }
@@ -259,30 +324,47 @@ final readonly class BenchLine
         $wheels = match (mb_strtolower($rest)) {
             '' => $this->state->spec->conditions->wheels === null ? null : Wheels::OnGround,
             'stand', 'on stand' => Wheels::OnStand,
-            default => throw NotUnderstood::line("Read {$engine}, but not ".Quoted::text($rest).". Type {$engine}, or {$engine} stand."),
+            default => throw NotUnderstood::line(
+                "Read {$engine}, but not ".Quoted::text($rest).". Type {$engine}, or {$engine} stand.",
+            ),
         };
 
-        return new Draft(EntryKind::Condition, ['engine' => EngineHeat::from($engine)->value] + ($wheels === null ? [] : ['wheels' => $wheels->value]));
+        return new Draft(
+            EntryKind::Condition,
+            ['engine' => EngineHeat::from($engine)->value] + ($wheels === null ? [] : ['wheels' => $wheels->value]),
+        );
     }
 
     private function stateWanted(): string
     {
         $conditions = $this->state->spec->conditions;
 
-        return $conditions->engine === null && $conditions->wheels !== null ? 'on its wheels, or on a stand' : 'cold or hot, for play changes with heat';
+        return $conditions->engine === null && $conditions->wheels !== null
+            ? 'on its wheels, or on a stand'
+            : 'cold or hot, for play changes with heat';
     }
 
     private function moveShown(): Draft
     {
         if ($this->shown->steps === null && $this->state->judgement->table !== null) {
-            $advice = TablePlanner::advise($this->state->spec, $this->state->judgement->table, $this->state->run, $this->state->facts);
+            $advice = TablePlanner::advise(
+                $this->state->spec,
+                $this->state->judgement->table,
+                $this->state->run,
+                $this->state->facts,
+            );
             $adjuster = $this->state->run->adjuster($advice->adjuster ?? '');
             if ($advice->steps !== null && $adjuster !== null) {
-                return new Draft(EntryKind::Move, ['adjuster' => $adjuster->id(), $adjuster->counting()->unit->field() => $advice->steps->toFloat()]);
+                return new Draft(
+                    EntryKind::Move,
+                    ['adjuster' => $adjuster->id(), $adjuster->counting()->unit->field() => $advice->steps->toFloat()],
+                );
             }
         }
         if ($this->shown->steps === null) {
-            throw NotUnderstood::line('No move was shown, so there is none to call done. Log what you turned, such as +3f.');
+            throw NotUnderstood::line(
+                'No move was shown, so there is none to call done. Log what you turned, such as +3f.',
+            );
         }
 
         return $this->moved(Steps::exactly($this->shown->steps));
@@ -293,12 +375,21 @@ final readonly class BenchLine
         $sign = $line[0] === '-' ? -1 : 1;
         $amount = mb_strtolower(trim(mb_substr($line, 1)));
         if (preg_match('/^[\d.,\/ ]+$/', $amount) === 1) {
-            throw NotUnderstood::line("Is {$line} a reading or a move? Type {$amount} for a reading, or {$this->asMoves($line[0], $amount)}.");
+            throw NotUnderstood::line(
+                "Is {$line} a reading or a move? Type {$amount} for a reading, or {$this->asMoves($line[0], $amount)}.",
+            );
         }
-        if (preg_match('/^(?<number>[\d.,\/ ]+?) ?(?<unit>[a-z]+)$/', $amount, $own) === 1 && ! in_array($own['unit'], ['t', 'turn', 'turns', 'f', 'flat', 'flats'], true)) {
+        if (
+            preg_match('/^(?<number>[\d.,\/ ]+?) ?(?<unit>[a-z]+)$/', $amount, $own) === 1
+            && ! in_array($own['unit'], ['t', 'turn', 'turns', 'f', 'flat', 'flats'], true)
+        ) {
             return $this->movedInOwnSteps($line, $sign, $own['number'], $own['unit']);
         }
-        if (preg_match('/^(?:(?<turns>[\d.,\/ ]+?) ?t(?:urns?)?)? ?(?:(?<flats>\d+) ?f(?:lats?)?)?$/', $amount, $part) !== 1) {
+        if (preg_match(
+            '/^(?:(?<turns>[\d.,\/ ]+?) ?t(?:urns?)?)? ?(?:(?<flats>\d+) ?f(?:lats?)?)?$/',
+            $amount,
+            $part,
+        ) !== 1) {
             $this->refuseSteps($line, $amount);
         }
         if (! $this->adjuster()->counting()->unit->turns()) {
@@ -313,13 +404,20 @@ final readonly class BenchLine
         return $this->moved(Steps::fromCount($sign * Steps::exactly($turns)->plus(Steps::fromFlats($flats))->count));
     }
 
-    /** `out 1 turn and 2 flats`, `2 rungs towards the engine`: a move as it is said. Null where it is none; `4 in` is a length. */
+    /**
+     * `out 1 turn and 2 flats`, `2 rungs towards the engine`: a move as it is said. Null where it is none; `4 in` is a
+     * length.
+     */
     private function moveInWords(string $line): ?Draft
     {
         $plain = str_replace([' and ', ' of wire', 'the '], [' ', '', ''], mb_strtolower($line));
         $adjuster = $this->adjusterShown();
         // Where it stands is asked: what is said of that is no move.
-        if ($adjuster === null || $this->item()?->kind === ItemKind::Thread || preg_match('/\d[\d.,\/ ]*(turn|flat|click|bevel|rung|hole|mm|t\b|f\b|c\b|r\b|h\b)/', $plain) !== 1) {
+        if (
+            $adjuster === null
+            || $this->item()?->kind === ItemKind::Thread
+            || preg_match('/\d[\d.,\/ ]*(turn|flat|click|bevel|rung|hole|mm|t\b|f\b|c\b|r\b|h\b)/', $plain) !== 1
+        ) {
             return null;
         }
         foreach ($adjuster->ways()->typed() as $said => $sign) {
@@ -348,8 +446,19 @@ final readonly class BenchLine
     /** An amount as a move of each kind of adjuster that is here. */
     private function asMoves(string $sign, string $amount): string
     {
-        $units = array_unique(array_map(static fn (Adjuster $one): StepUnit => $one->counting()->unit, array_values($this->state->run->adjusters())), SORT_REGULAR);
-        $moves = array_map(static fn (StepUnit $unit): string => $unit === StepUnit::Turn ? "{$sign}{$amount}t for turns and {$sign}{$amount}f for flats" : "{$sign}{$amount}{$unit->letters()} for {$unit->plural()}", $units);
+        $units = array_unique(
+            array_map(
+                static fn (Adjuster $one): StepUnit => $one->counting()->unit,
+                array_values($this->state->run->adjusters()),
+            ),
+            SORT_REGULAR,
+        );
+        $moves = array_map(
+            static fn (StepUnit $unit): string => $unit === StepUnit::Turn
+                ? "{$sign}{$amount}t for turns and {$sign}{$amount}f for flats"
+                : "{$sign}{$amount}{$unit->letters()} for {$unit->plural()}",
+            $units,
+        );
 
         return $moves === [] ? "{$sign}{$amount}t for turns" : implode(' and ', $moves);
     }
@@ -359,7 +468,9 @@ final readonly class BenchLine
         $adjuster = $this->adjuster();
         $unit = (string) preg_replace('/^[\d.,\/ ]+/', '', $amount);
         $counts = "The {$adjuster->name()} counts in {$adjuster->counting()->example()}.";
-        throw NotUnderstood::line('Read '.Quoted::text($line).' as a move, but '.Quoted::text($unit)." is no step of it. {$counts}");
+        throw NotUnderstood::line(
+            'Read '.Quoted::text($line).' as a move, but '.Quoted::text($unit)." is no step of it. {$counts}",
+        );
     }
 
     private function moved(Steps $steps): Draft
@@ -370,7 +481,10 @@ final readonly class BenchLine
 
         $adjuster = $this->adjuster();
 
-        return new Draft(EntryKind::Move, ['adjuster' => $adjuster->id(), $adjuster->counting()->unit->field() => $steps->toFloat()]);
+        return new Draft(
+            EntryKind::Move,
+            ['adjuster' => $adjuster->id(), $adjuster->counting()->unit->field() => $steps->toFloat()],
+        );
     }
 
     private function reading(string $line): Draft
@@ -388,10 +502,14 @@ final readonly class BenchLine
         $item = $this->item();
         $read = $this->quantity($line, $item);
         if ($item !== null && $this->asksOtherwise($item)) {
-            throw NotUnderstood::line("Read {$line}, but “{$item->label}” is asked now. Nothing was logged. Answer that, or turn to the reading and type it there.");
+            throw NotUnderstood::line(
+                "Read {$line}, but “{$item->label}” is asked now. Nothing was logged. Answer that, or turn to the reading and type it there.",
+            );
         }
         if ($this->state->spec->aim === null) {
-            throw NotUnderstood::line("Read {$line}, but no play is read on this control, and nothing that is asked now is measured.");
+            throw NotUnderstood::line(
+                "Read {$line}, but no play is read on this control, and nothing that is asked now is measured.",
+            );
         }
         self::mustBeLength($read, 'play');
         $this->mustStandAsSaid($line);
@@ -413,22 +531,28 @@ final readonly class BenchLine
             return;
         }
         if ($this->state->progress->item('condition')?->done === false) {
-            throw NotUnderstood::line("Read {$line}. Say first how the machine stands: {$this->stateWanted()}; then type it again.");
+            throw NotUnderstood::line(
+                "Read {$line}. Say first how the machine stands: {$this->stateWanted()}; then type it again.",
+            );
         }
         if ($this->state->facts->readings->ranSince && $this->state->spec->heatMatters()) {
-            throw NotUnderstood::line("Read {$line}. It was run since its heat was said. Say first how it stands now: {$this->stateWanted()}; then type it again.");
+            throw NotUnderstood::line(
+                "Read {$line}. It was run since its heat was said. Say first how it stands now: {$this->stateWanted()}; then type it again.",
+            );
         }
     }
 
     /** A bare number is in the units of whoever typed it; the log says which, whoever reads it. */
     private function asEntered(ReadQuantity $read): string
     {
-        return $read->unit === Unit::Inch && is_numeric(strtr($read->entered, ',', '.')) ? "{$read->entered} in" : $read->entered;
+        return $read->unit === Unit::Inch && is_numeric(strtr($read->entered, ',', '.'))
+            ? "{$read->entered} in"
+            : $read->entered;
     }
 
     /**
-     * Whether what is asked is nothing that a value answers. Between moves and locks a reading is always welcome; at a proof, or where
-     * something is confirmed, it would land in a pose that nobody meant.
+     * Whether what is asked is nothing that a value answers. Between moves and locks a reading is always welcome; at a
+     * proof, or where something is confirmed, it would land in a pose that nobody meant.
      */
     private function asksOtherwise(StageItem $item): bool
     {
@@ -439,14 +563,18 @@ final readonly class BenchLine
         };
     }
 
-    /** What is no quantity at a question that is answered in words is told those words, and not how a value is written. */
+    /**
+     * What is no quantity at a question that is answered in words is told those words, and not how a value is written.
+     */
     private function quantity(string $line, ?StageItem $item): ReadQuantity
     {
         try {
             return QuantityReader::defaultingTo($this->shown->unit)->read($line);
         } catch (NotUnderstood $no) {
             throw $item?->kind === ItemKind::Answer && $item->answers !== [] && preg_match('/\d/', $line) !== 1
-                ? NotUnderstood::line(Quoted::text($line)." means nothing here. “{$item->label}” is answered: ".self::hints($item).'.') : $no;
+                ? NotUnderstood::line(
+                    Quoted::text($line)." means nothing here. “{$item->label}” is answered: ".self::hints($item).'.',
+                ) : $no;
         }
     }
 
@@ -456,16 +584,24 @@ final readonly class BenchLine
         $usual = $key->dimension() === Dimension::Length ? $this->shown->unit : Unit::usualOf($key->dimension());
         $read = QuantityReader::defaultingTo($usual)->read($line);
         if ($read->dimension !== $key->dimension()) {
-            throw NotUnderstood::line("Read {$read->entered}, which is a {$read->dimension->value}; ".lcfirst($key->label())." is a {$key->dimension()->value}. Type it in ".Spoken::units()->of($key->dimension())->value.'.');
+            throw NotUnderstood::line(
+                "Read {$read->entered}, which is a {$read->dimension->value}; ".lcfirst($key->label())
+                    ." is a {$key->dimension()->value}. Type it in ".Spoken::units()->of($key->dimension())->value.'.',
+            );
         }
 
-        return new Draft(EntryKind::Measure, ['key' => $key->value, 'value' => $read->value, 'entered' => $this->asEntered($read)] + ($of === null ? [] : ['of' => $of]));
+        return new Draft(
+            EntryKind::Measure,
+            ['key' => $key->value, 'value' => $read->value, 'entered' => $this->asEntered($read)]
+                + ($of === null ? [] : ['of' => $of]),
+        );
     }
 
     /** Where the item shown is read: a second cable's play at its own place, all else at the spec's. */
     private function pointAsked(): ReadingPoint
     {
-        return ($this->item()?->isSecond === true ? $this->state->run->secondPulls()?->point() : null) ?? $this->state->spec->play()->point;
+        return ($this->item()?->isSecond === true ? $this->state->run->secondPulls()?->point() : null)
+            ?? $this->state->spec->play()->point;
     }
 
     private function instrument(): string
@@ -491,13 +627,16 @@ final readonly class BenchLine
     {
         $adjusters = $this->state->run->adjusters();
 
-        return $adjusters[$this->shown->adjuster ?? (count($adjusters) === 1 ? array_key_first($adjusters) : '')] ?? null;
+        return $adjusters[$this->shown->adjuster ?? (count($adjusters) === 1 ? array_key_first($adjusters) : '')]
+            ?? null;
     }
 
     private static function mustBeLength(ReadQuantity $read, string $what): void
     {
         if ($read->dimension !== Dimension::Length) {
-            throw NotUnderstood::line("Read {$read->entered}, which is a {$read->dimension->value}; {$what} is a length. Type it in mm or in.");
+            throw NotUnderstood::line(
+                "Read {$read->entered}, which is a {$read->dimension->value}; {$what} is a length. Type it in mm or in.",
+            );
         }
     }
 

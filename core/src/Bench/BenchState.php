@@ -32,7 +32,10 @@ final class BenchState
         public readonly Judgement $judgement,
         public readonly Advice $advice,
         public readonly Progress $progress,
-        /** The second cable, looked at by itself: the closing one of a push-pull pair, or the one behind a governor; null where there is none. */
+        /**
+         * The second cable, looked at by itself: the closing one of a push-pull pair, or the one behind a governor;
+         * null where there is none.
+         */
         public readonly ?self $second = null,
         /** Whether this is the second cable of a control. */
         public readonly bool $isSecond = false,
@@ -71,7 +74,13 @@ final class BenchState
     /** The slack that opens fully and closes; null where the spec has no such window. */
     public function window(): ?WindowState
     {
-        return WindowState::of($this->spec, $this->facts, $this->beliefs(), $this->judgement, $this->second?->judgement);
+        return WindowState::of(
+            $this->spec,
+            $this->facts,
+            $this->beliefs(),
+            $this->judgement,
+            $this->second?->judgement,
+        );
     }
 
     /** Nobody knows where it stood, but every turn of it was counted: so many back. */
@@ -91,7 +100,10 @@ final class BenchState
         return $back;
     }
 
-    /** @return array<string, Steps|null> what brings each touched adjuster back to where it was found; null where unknown */
+    /**
+     * @return array<string, Steps|null> what brings each touched adjuster back to where it was found; null where
+     *     unknown
+     */
     public function wayHome(): array
     {
         $way = [];

@@ -10,8 +10,8 @@ use VividPull\Core\Cable\RatioPrior;
 final readonly class Carryover
 {
     /**
-     * Slack that somebody gave between the last job and this one, in mm of conduit: from where each adjuster was left to where it was
-     * found. What is not known to have been turned counts as not turned.
+     * Slack that somebody gave between the last job and this one, in mm of conduit: from where each adjuster was left
+     * to where it was found. What is not known to have been turned counts as not turned.
      */
     public static function givenBetween(BenchState $state): float
     {
@@ -26,8 +26,8 @@ final readonly class Carryover
     }
 
     /**
-     * What was taught, widened; where this job taught nothing, what it was given, widened again. Nothing, where a part of
-     * the ratio is new and has taught nothing yet.
+     * What was taught, widened; where this job taught nothing, what it was given, widened again. Nothing, where a part
+     * of the ratio is new and has taught nothing yet.
      *
      * @return array<string, RatioPrior> by reading point
      */
@@ -40,7 +40,10 @@ final readonly class Carryover
         return match (true) {
             $point !== null && $play->hasLearned() => [$point => $play->taught()->forNextJob($fitted)],
             $last->facts->readings->ratioFrom > 0 => [],
-            default => array_map(static fn (RatioPrior $prior): RatioPrior => $prior->forNextJob($fitted), $last->facts->standing->taught),
+            default => array_map(
+                static fn (RatioPrior $prior): RatioPrior => $prior->forNextJob($fitted),
+                $last->facts->standing->taught,
+            ),
         };
     }
 }

@@ -13,8 +13,9 @@ use VividPull\Core\Planning\PlanOutcome;
 use VividPull\Core\Planning\ShiftWindow;
 
 /**
- * A plan of several steps goes on where its first ones were done just as it said: the next step is shown without a reading in between,
- * unless a reading could change what comes next. Nothing of it is stored: what was advised before those moves is worked out again.
+ * A plan of several steps goes on where its first ones were done just as it said: the next step is shown without a
+ * reading in between, unless a reading could change what comes next. Nothing of it is stored: what was advised before
+ * those moves is worked out again.
  */
 final readonly class PlanUnderWay
 {
@@ -24,14 +25,27 @@ final readonly class PlanUnderWay
         $facts = $state->facts;
         $last = $facts->readings->groups[count($facts->readings->groups) - 1] ?? null;
         $done = $last === null ? 0 : count($facts->readings->moves) - $last->at->moves;
-        if ($done < 1 || $state->isSecond || $facts->closed !== null || $last->doubt !== null || $facts->readings->series !== $last->at->series
-            || $facts->readings->setting !== $facts->readings->movedAt || $facts->readings->setting !== $last->at->setting + $done || $facts->guideUnderWay($state->run) !== null) {
+        if (
+            $done < 1
+            || $state->isSecond
+            || $facts->closed !== null
+            || $last->doubt !== null
+            || $facts->readings->series !== $last->at->series
+            || $facts->readings->setting !== $facts->readings->movedAt
+            || $facts->readings->setting !== $last->at->setting + $done
+            || $facts->guideUnderWay($state->run) !== null
+        ) {
             return null;
         }
         $before = self::before($state, $facts->readings->moves[$last->at->moves]);
         $advised = $before?->next();
         $plan = $advised?->plan;
-        if ($advised === null || $plan === null || count($plan->steps) <= $done || ! self::isDone($plan, array_slice($facts->readings->moves, $last->at->moves))) {
+        if (
+            $advised === null
+            || $plan === null
+            || count($plan->steps) <= $done
+            || ! self::isDone($plan, array_slice($facts->readings->moves, $last->at->moves))
+        ) {
             return null;
         }
         $left = array_slice($plan->steps, $done);
@@ -39,11 +53,28 @@ final readonly class PlanUnderWay
         $end = $left[count($left) - 1];
 
         return ($end->chance ?? 0.0) < ShiftWindow::SURE && ! $plan->finishesAlike ? null
-            : PlanOutcome::choose(PlanKind::Move, $left[0]->sentence, [$left[0]->adjuster => $left[0]] + $advised->options, $left[0]->adjuster, $advised->target,
-                new AdjustmentPlan($left, $plan->mode, $plan->why, $plan->runnerUp, $plan->shift, $plan->finishesAlike, $done));
+            : PlanOutcome::choose(
+                PlanKind::Move,
+                $left[0]->sentence,
+                [$left[0]->adjuster => $left[0]] + $advised->options,
+                $left[0]->adjuster,
+                $advised->target,
+                new AdjustmentPlan(
+                    $left,
+                    $plan->mode,
+                    $plan->why,
+                    $plan->runnerUp,
+                    $plan->shift,
+                    $plan->finishesAlike,
+                    $done,
+                ),
+            );
     }
 
-    /** The bench as it stood before a move; null where something since was taken back or put right, for then nobody was shown it so. */
+    /**
+     * The bench as it stood before a move; null where something since was taken back or put right, for then nobody was
+     * shown it so.
+     */
     private static function before(BenchState $state, MoveMade $move): ?BenchState
     {
         $place = $state->log->places[$move->entry->stamp->id] ?? 0;
@@ -61,7 +92,11 @@ final readonly class PlanUnderWay
     {
         foreach ($moves as $place => $move) {
             $step = $plan->steps[$place];
-            if ($move->crossed || $move->entry->adjuster !== $step->adjuster || $move->entry->steps?->count !== $step->steps?->count) {
+            if (
+                $move->crossed
+                || $move->entry->adjuster !== $step->adjuster
+                || $move->entry->steps?->count !== $step->steps?->count
+            ) {
                 return false;
             }
         }

@@ -16,8 +16,9 @@ use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Progress\CableMatching;
 
 /**
- * The order of replacing a cable, as far as it matters: noted before anything comes off, slack before it is unhooked, old and new compared before
- * anything is drawn through or hooked. What comes off or goes on in between may be ticked as it comes.
+ * The order of replacing a cable, as far as it matters: noted before anything comes off, slack before it is unhooked,
+ * old and new compared before anything is drawn through or hooked. What comes off or goes on in between may be ticked
+ * as it comes.
  */
 final readonly class ReplacingOrder
 {
@@ -30,7 +31,8 @@ final readonly class ReplacingOrder
             return;
         }
         $under = self::underWay($state);
-        $asked = $under->step($step->key) ?? throw Refused::because(Quoted::text($step->key).' is no step of replacing this cable.');
+        $asked = $under->step($step->key)
+            ?? throw Refused::because(Quoted::text($step->key).' is no step of replacing this cable.');
         self::inTurn($under, $step->key);
         if ($step->key === Replacement::COMPARE) {
             throw Refused::because('Lay old and new side by side, and give their lengths.');
@@ -57,7 +59,10 @@ final readonly class ReplacingOrder
             if ($step->key === $key) {
                 return;
             }
-            if (in_array($step->key, [Replacement::NOTE, Replacement::SLACK, Replacement::COMPARE], true) && ! $under->isDone($step)) {
+            if (
+                in_array($step->key, [Replacement::NOTE, Replacement::SLACK, Replacement::COMPARE], true)
+                && ! $under->isDone($step)
+            ) {
                 throw Refused::because('Not yet. Replacing asks first: '.lcfirst($step->label).'.');
             }
         }
@@ -88,7 +93,9 @@ final readonly class ReplacingOrder
             throw Refused::because('Say which cable is replaced: '.implode(' or ', $names).'.');
         }
         if ($step->cable !== null && ! in_array($step->cable, $ids, true)) {
-            throw Refused::because(Quoted::text($step->cable).' is not a cable of this control. It has: '.implode(', ', $names).'.');
+            throw Refused::because(
+                Quoted::text($step->cable).' is not a cable of this control. It has: '.implode(', ', $names).'.',
+            );
         }
         if ($state->facts->observations->replacing?->isOver === false) {
             throw Refused::because('The cable is being replaced already: go on with its steps.');
@@ -99,14 +106,18 @@ final readonly class ReplacingOrder
     {
         $under = $state->facts->observations->replacing;
 
-        return $under === null || $under->isOver ? throw Refused::because('No cable is being replaced. Begin with the reason.') : $under;
+        return $under === null || $under->isOver
+            ? throw Refused::because('No cable is being replaced. Begin with the reason.')
+            : $under;
     }
 
     private static function mustFit(BenchState $state): void
     {
         $match = CableMatching::of($state->spec, $state->run, $state->facts, $state->judgement);
         if ($match?->verdict === MatchVerdict::DoesNotFit) {
-            throw Refused::because("This cable does not fit: {$match->sentence} Write it down as the part that did not fit, and compare another.");
+            throw Refused::because(
+                "This cable does not fit: {$match->sentence} Write it down as the part that did not fit, and compare another.",
+            );
         }
     }
 }

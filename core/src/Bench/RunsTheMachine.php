@@ -36,15 +36,16 @@ final readonly class RunsTheMachine
     }
 
     /**
-     * Whether what this entry tells of went wrong while the machine ran. What was seen is kept, whatever stood against running it: a fault that
-     * nobody may write down is one that the next person meets.
+     * Whether what this entry tells of went wrong while the machine ran. What was seen is kept, whatever stood against
+     * running it: a fault that nobody may write down is one that the next person meets.
      */
     public static function wentWrong(BenchState $state, Entry $entry): bool
     {
         return match (true) {
             ! self::entry($state, $entry) => false,
             $entry instanceof Checked => ! self::isRight($state, $entry),
-            $entry instanceof OutcomeSeen => ($state->judgement->table?->table->settings[$entry->setting]->wants ?? null) !== $entry->saw,
+            $entry instanceof OutcomeSeen => ($state->judgement->table?->table->settings[$entry->setting]->wants
+                ?? null) !== $entry->saw,
             default => false,
         };
     }
@@ -67,8 +68,9 @@ final readonly class RunsTheMachine
     }
 
     /**
-     * What failed with the machine at rest is put right before anything is run: a throttle that may stick open, a wire that may part, a brake that
-     * stays off. What only shows while it runs is no reason: it is run to see that it is right again.
+     * What failed with the machine at rest is put right before anything is run: a throttle that may stick open, a wire
+     * that may part, a brake that stays off. What only shows while it runs is no reason: it is run to see that it is
+     * right again.
      *
      * @throws Refused If something did.
      */
@@ -76,13 +78,17 @@ final readonly class RunsTheMachine
     {
         $failed = array_map(static fn (GateState $one): string => $one->sentence, $state->judgement->stopsRunning());
         if ($failed !== []) {
-            throw Refused::missing('This runs the machine, and it is not to be run. Put this right first, or tag it:', $failed);
+            throw Refused::missing(
+                'This runs the machine, and it is not to be run. Put this right first, or tag it:',
+                $failed,
+            );
         }
     }
 
     /**
-     * What is tried by hand comes before anything is run: a throttle that nobody let go of at rest is not let go of for the first time with the
-     * engine running. How it was found may have been seen running, before anything was touched (common practice, no source).
+     * What is tried by hand comes before anything is run: a throttle that nobody let go of at rest is not let go of for
+     * the first time with the engine running. How it was found may have been seen running, before anything was touched
+     * (common practice, no source).
      *
      * @throws Refused If something was not tried since it was changed.
      */
@@ -95,8 +101,8 @@ final readonly class RunsTheMachine
     }
 
     /**
-     * What a job changed, and nobody tried by hand since: no other control is tried with the machine running before that. Play is not named: some
-     * of it is read warm, and an engine that is warmed for it runs.
+     * What a job changed, and nobody tried by hand since: no other control is tried with the machine running before
+     * that. Play is not named: some of it is read warm, and an engine that is warmed for it runs.
      *
      * @return list<string> a sentence each
      */
@@ -104,7 +110,10 @@ final readonly class RunsTheMachine
     {
         $open = $state->facts->readings->isChanged() ? $state->judgement->untriedAtRest() : [];
 
-        return array_values(array_map(static fn (GateState $one): string => $one->sentence, array_filter($open, static fn (GateState $one): bool => $one->gate->key !== GateKey::NotTaut)));
+        return array_values(array_map(
+            static fn (GateState $one): string => $one->sentence,
+            array_filter($open, static fn (GateState $one): bool => $one->gate->key !== GateKey::NotTaut),
+        ));
     }
 
     /**
@@ -118,7 +127,9 @@ final readonly class RunsTheMachine
     {
         $covers = array_map(static fn (OtherControl $one): ?string => $one->cover(), $others);
         $found = array_map(static fn (OtherControl $one): ?string => $one->failed() ?? $one->untried(), $others);
-        $tags = $entry->stamp->by->role->mayLiftTag() ? [] : array_map(static fn (OtherControl $one): ?string => $one->tag(), $others);
+        $tags = $entry->stamp->by->role->mayLiftTag()
+            ? []
+            : array_map(static fn (OtherControl $one): ?string => $one->tag(), $others);
         foreach (array_filter([...$covers, ...$found, ...$tags], is_string(...)) as $against) {
             throw Refused::because($against);
         }
@@ -126,7 +137,10 @@ final readonly class RunsTheMachine
 
     private static function proof(BenchState $state, string $key): bool
     {
-        return array_filter($state->facts->proofs($state->spec, $state->run), static fn (Proof $one): bool => $one->key === $key && $one->running->runs()) !== [];
+        return array_filter(
+            $state->facts->proofs($state->spec, $state->run),
+            static fn (Proof $one): bool => $one->key === $key && $one->running->runs(),
+        ) !== [];
     }
 
     /** Whether this answer finds no fault: one that a rider may have so by taste finds none either. */
@@ -143,11 +157,15 @@ final readonly class RunsTheMachine
 
     private static function measure(BenchState $state, MeasureKey $key): bool
     {
-        return array_filter($state->judgement->measures, static fn (MeasureState $one): bool => $one->measure->key === $key && $one->measure->running->runs()) !== [];
+        return array_filter(
+            $state->judgement->measures,
+            static fn (MeasureState $one): bool => $one->measure->key === $key && $one->measure->running->runs(),
+        ) !== [];
     }
 
     private static function outcome(BenchState $state, string $setting): bool
     {
-        return Families::of($state->spec->family)->runsItsTable() && isset($state->judgement->table?->table->settings[$setting]);
+        return Families::of($state->spec->family)->runsItsTable()
+            && isset($state->judgement->table?->table->settings[$setting]);
     }
 }

@@ -10,8 +10,8 @@ use VividPull\Core\Procedure\Step;
 use VividPull\Core\Progress\ItemKind;
 
 /**
- * What was made safe in the morning is not safe after it ran: that is said before hands go near it again, and until they were. Common practice,
- * no source.
+ * What was made safe in the morning is not safe after it ran: that is said before hands go near it again, and until
+ * they were. Common practice, no source.
  */
 final readonly class SafeAgain
 {
@@ -20,8 +20,10 @@ final readonly class SafeAgain
 
     /** What a hand did at the machine. */
     private const BY_HAND = [
-        EntryKind::Confirmed, EntryKind::AllConfirmed, EntryKind::Inspected, EntryKind::Cover, EntryKind::Thread, EntryKind::Reading, EntryKind::Outcome, EntryKind::Measure, EntryKind::Trace,
-        EntryKind::Move, EntryKind::Step, EntryKind::Part, EntryKind::Adjuster, EntryKind::PutRight, EntryKind::Replacing, EntryKind::Compared, EntryKind::Check,
+        EntryKind::Confirmed, EntryKind::AllConfirmed, EntryKind::Inspected, EntryKind::Cover, EntryKind::Thread,
+        EntryKind::Reading, EntryKind::Outcome, EntryKind::Measure, EntryKind::Trace,
+        EntryKind::Move, EntryKind::Step, EntryKind::Part, EntryKind::Adjuster, EntryKind::PutRight,
+        EntryKind::Replacing, EntryKind::Compared, EntryKind::Check,
     ];
 
     public static function isByHand(EntryKind $kind): bool
@@ -51,7 +53,10 @@ final readonly class SafeAgain
 
     private static function lines(BenchState $state): string
     {
-        $lines = array_map(static fn (Step $one): string => lcfirst($one->label), array_slice(Families::of($state->spec->family)->makeSafe(), 0, self::LINES));
+        $lines = array_map(
+            static fn (Step $one): string => lcfirst($one->label),
+            array_slice(Families::of($state->spec->family)->makeSafe(), 0, self::LINES),
+        );
 
         return 'Before hands go near it again: '.implode('; ', $lines).'.';
     }

@@ -22,7 +22,10 @@ final readonly class Shown
         /** Key of the item the screen asked for. */
         public ?string $item,
         public Unit $unit = Unit::Millimetre,
-        /** What was picked to be measured beside that, such as one plate of a pack; a bare value is then its, never play. */
+        /**
+         * What was picked to be measured beside that, such as one plate of a pack; a bare value is then its, never
+         * play.
+         */
         public ?MeasureKey $measure = null,
         public ?string $of = null,
         /** Whether a gauge sent the line: then it is a figure that was asked for, or nothing. */

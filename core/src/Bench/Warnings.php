@@ -34,7 +34,23 @@ final readonly class Warnings
     /** @return list<string> */
     public static function of(BenchState $state): array
     {
-        return [...($state->facts->standing->history->left?->said() ?? []), ...$state->facts->standing->history->again, ...self::crossed($state), ...self::overtaken($state), ...self::surprises($state), ...self::leftOut($state), ...self::ratio($state), ...self::seized($state), ...self::conditions($state), ...self::calibration($state), ...self::sweep($state), ...self::voided($state), ...self::indexMarks($state), ...self::soaking($state), ...self::clocks($state)];
+        return [
+            ...($state->facts->standing->history->left?->said() ?? []),
+            ...$state->facts->standing->history->again,
+            ...self::crossed($state),
+            ...self::overtaken($state),
+            ...self::surprises($state),
+            ...self::leftOut($state),
+            ...self::ratio($state),
+            ...self::seized($state),
+            ...self::conditions($state),
+            ...self::calibration($state),
+            ...self::sweep($state),
+            ...self::voided($state),
+            ...self::indexMarks($state),
+            ...self::soaking($state),
+            ...self::clocks($state),
+        ];
     }
 
     /** @return list<string> */
@@ -50,16 +66,25 @@ final readonly class Warnings
         if ($state->facts->answers->overtaken === []) {
             return [];
         }
-        $open = array_filter(array_merge(...array_values($state->progress->items)), static fn (StageItem $item): bool => ! $item->done);
+        $open = array_filter(
+            array_merge(...array_values($state->progress->items)),
+            static fn (StageItem $item): bool => ! $item->done,
+        );
         $asked = array_column($open, 'label', 'key');
         $again = [];
         foreach ($state->facts->answers->overtaken as [$entry, $by]) {
             $who = "{$entry->stamp->by->name} had not seen what {$by->name} did meanwhile.";
-            $again[$who] = ($again[$who] ?? []) + array_slice(array_intersect_key($asked, array_flip(self::items($entry))), 0, 1);
+            $again[$who] = ($again[$who] ?? [])
+                + array_slice(array_intersect_key($asked, array_flip(self::items($entry))), 0, 1);
         }
         $again = array_filter($again);
 
-        return array_map(static fn (string $who, array $labels): string => "{$who} Asked again: ".(count($labels) === 1 ? rtrim(implode($labels), '?') : count($labels).' answers').'.', array_keys($again), $again);
+        return array_map(
+            static fn (string $who, array $labels): string => "{$who} Asked again: "
+                .(count($labels) === 1 ? rtrim(implode($labels), '?') : count($labels).' answers').'.',
+            array_keys($again),
+            $again,
+        );
     }
 
     /** @return list<string> keys of the items that an answer is an answer to */
@@ -71,7 +96,11 @@ final readonly class Warnings
             $entry instanceof CoverMoved => ["cover:{$entry->adjuster}"],
             $entry instanceof Inspected => [$entry->key, "fault:{$entry->key}"],
             $entry instanceof MeasureTaken => ["measure:{$entry->key->value}"],
-            $entry instanceof OutcomeSeen => ["found:outcome:{$entry->setting}", "try:{$entry->setting}", "outcome:{$entry->setting}"],
+            $entry instanceof OutcomeSeen => [
+                "found:outcome:{$entry->setting}",
+                "try:{$entry->setting}",
+                "outcome:{$entry->setting}",
+            ],
             $entry instanceof ThreadNoted => ["thread:{$entry->adjuster}"],
             default => ['in_band'],
         };
@@ -83,7 +112,8 @@ final readonly class Warnings
         $warnings = [];
         foreach ($state->beliefs()->surprises as ['group' => $group, 'surprise' => $surprise]) {
             if ($group->at->setting === $state->facts->readings->setting) {
-                $warnings[] = 'Expected about '.Figure::length($surprise->expected).' and read '.Figure::length($surprise->found)
+                $warnings[] = 'Expected about '.Figure::length($surprise->expected).' and read '
+                    .Figure::length($surprise->found)
                     .': turned the wrong way, or something slipped. Check the lock nut, the ferrule in its seat and which adjuster was turned.';
             }
         }
@@ -95,9 +125,14 @@ final readonly class Warnings
     private static function leftOut(BenchState $state): array
     {
         $warnings = [];
-        foreach ([...array_values($state->judgement->poseGroups), ...array_values($state->second->judgement->poseGroups ?? [])] as $group) {
+        foreach ([
+            ...array_values($state->judgement->poseGroups),
+            ...array_values($state->second->judgement->poseGroups ?? []),
+        ] as $group) {
             foreach ($group->leftOut as $reading) {
-                $warnings[] = "{$reading->entered} does not go with the other ".(count($group->readings) - count($group->leftOut)).' readings and is left out of their mean. If it is right, point at it in the log and say so.';
+                $warnings[] = "{$reading->entered} does not go with the other "
+                    .(count($group->readings) - count($group->leftOut))
+                    .' readings and is left out of their mean. If it is right, point at it in the log and say so.';
             }
         }
 
@@ -111,7 +146,10 @@ final readonly class Warnings
 
         return array_values(array_filter([
             RatioFinding::of($state->spec, $state->run, $state->beliefs())?->sentence,
-            $sides?->areKnown() === true ? 'It reads about '.Figure::length(abs($sides->apart)).' otherwise when come from the other side: finish every move in the same direction.' : null,
+            $sides?->areKnown() === true
+                ? 'It reads about '.Figure::length(abs($sides->apart))
+                    .' otherwise when come from the other side: finish every move in the same direction.'
+                : null,
         ], is_string(...)));
     }
 
@@ -120,14 +158,22 @@ final readonly class Warnings
     {
         $stuck = array_filter($state->run->adjusters(), $state->facts->isSeized(...));
 
-        return array_values(array_map(static fn (Adjuster $one): string => 'The '.$one->name().' will not turn. '.AdjusterAdvice::FREE.' Nothing is planned with it until it is freed.', $stuck));
+        return array_values(array_map(
+            static fn (Adjuster $one): string => 'The '.$one->name().' will not turn. '.AdjusterAdvice::FREE
+                .' Nothing is planned with it until it is freed.',
+            $stuck,
+        ));
     }
 
     /** @return list<string> */
     private static function conditions(BenchState $state): array
     {
         // Where it stands so still, that is said by itself, with the way on.
-        return $state->judgement->now->is(VerdictKind::NotJudged) && self::crossed($state) === [] && $state->wrongState() === null ? [$state->judgement->now->sentence.'.'] : [];
+        return $state->judgement->now->is(VerdictKind::NotJudged)
+            && self::crossed($state) === []
+            && $state->wrongState() === null
+            ? [$state->judgement->now->sentence.'.']
+            : [];
     }
 
     /** @return list<string> */
@@ -154,7 +200,8 @@ final readonly class Warnings
         foreach ($state->facts->answers->voidedChecks as $check) {
             foreach ($state->spec->proofs($state->run) as $proof) {
                 if ($proof->key === $check->key && $proof->gate !== null && ! $proof->passes($check->answer)) {
-                    $warnings[] = "A failed answer was taken back: {$proof->question}".($check->pose === null ? '' : ', '.$check->pose->label()).'. It stays on the sheet.';
+                    $warnings[] = "A failed answer was taken back: {$proof->question}"
+                        .($check->pose === null ? '' : ', '.$check->pose->label()).'. It stays on the sheet.';
                 }
             }
         }
@@ -173,15 +220,25 @@ final readonly class Warnings
         }
 
         return $teeth === null || ($teeth >= 0.0 && $teeth <= 1.0) ? []
-            : ['The arm stands '.Figure::number(abs($teeth), 1)->bare().($teeth < 0.0 ? ' teeth past' : ' teeth before').' its mark: more than the one tooth that is usual. Look for another make of plate, a wrong arm or a worn end.'];
+            : [
+                'The arm stands '.Figure::number(abs($teeth), 1)->bare()
+                    .($teeth < 0.0 ? ' teeth past' : ' teeth before')
+                    .' its mark: more than the one tooth that is usual. Look for another make of plate, a wrong arm or a worn end.',
+            ];
     }
 
     /** @return list<string> plates that went in before the oil could */
     private static function soaking(BenchState $state): array
     {
         $since = $state->facts->observations->soaking;
-        $fitted = array_values(array_filter($state->facts->answers->parts, static fn (PartFitted $one): bool => $one->part === Part::Plates))[0] ?? null;
-        $hours = $since === null || $fitted === null ? null : ((int) strtotime($fitted->stamp->at) - (int) strtotime($since)) / 3600;
+        $fitted = array_values(array_filter(
+            $state->facts->answers->parts,
+            static fn (PartFitted $one): bool => $one->part === Part::Plates,
+        ))[0]
+            ?? null;
+        $hours = $since === null || $fitted === null
+            ? null
+            : ((int) strtotime($fitted->stamp->at) - (int) strtotime($since)) / 3600;
 
         return $hours === null || $hours >= PackState::LEAST_SOAK_H ? []
             : ['The new plates lay in oil for '.Figure::hours(max(0.0, $hours)).'; 24 to 48 h is usual.'];
@@ -193,13 +250,21 @@ final readonly class Warnings
         $ahead = [];
         foreach ($state->log->entries as $entry) {
             $received = $entry->stamp->receivedAt;
-            $minutes = $received === null ? 0 : intdiv((int) strtotime($entry->stamp->at) - (int) strtotime($received), 60);
+            $minutes = $received === null
+                ? 0
+                : intdiv((int) strtotime($entry->stamp->at) - (int) strtotime($received), 60);
             if ($minutes > self::CLOCK_AHEAD) {
                 $ahead[$entry->stamp->by->name] = max($minutes, $ahead[$entry->stamp->by->name] ?? 0);
             }
         }
 
-        return array_map(static fn (string $name, int $minutes): string => "The clock of {$name}'s device runs {$minutes} min ahead. The times in the log are as it showed them.",
-            array_keys($ahead), array_values($ahead));
+        return array_map(
+            static fn (
+                string $name,
+                int $minutes,
+            ): string => "The clock of {$name}'s device runs {$minutes} min ahead. The times in the log are as it showed them.",
+            array_keys($ahead),
+            array_values($ahead),
+        );
     }
 }

@@ -95,8 +95,10 @@ enum AdjusterKind: string
         return match ($this) {
             // A cam screw takes slack away when it is turned clockwise, which is its way in.
             self::CamScrew => Sense::OutGivesSlack,
-            self::Barrel, self::InLine, self::BracketNuts, self::HollowBolt, self::GovernorNut, self::RungClamp, self::SlottedBracket,
-            self::PinchClamp, self::HookHoles, self::PushRodA, self::PushRodB, self::SplineArm, self::SelfAdjuster, self::None => Sense::OutTakesSlack,
+            self::Barrel, self::InLine, self::BracketNuts, self::HollowBolt, self::GovernorNut, self::RungClamp,
+            self::SlottedBracket,
+            self::PinchClamp, self::HookHoles, self::PushRodA, self::PushRodB, self::SplineArm, self::SelfAdjuster,
+            self::None => Sense::OutTakesSlack,
         };
     }
 
@@ -143,7 +145,8 @@ enum AdjusterKind: string
             self::CamScrew => 'seen from its head',
             self::GovernorNut => 'seen from the end of the stud',
             self::PushRodA, self::PushRodB => 'seen from the cover',
-            self::RungClamp, self::SlottedBracket, self::PinchClamp, self::HookHoles, self::SplineArm, self::SelfAdjuster, self::None => '',
+            self::RungClamp, self::SlottedBracket, self::PinchClamp, self::HookHoles, self::SplineArm,
+            self::SelfAdjuster, self::None => '',
         };
     }
 
@@ -154,9 +157,11 @@ enum AdjusterKind: string
     public function rotationOut(): ?Rotation
     {
         return match ($this) {
-            self::Barrel, self::InLine, self::HollowBolt, self::CamScrew, self::GovernorNut, self::PushRodA, self::PushRodB => Rotation::Anticlockwise,
+            self::Barrel, self::InLine, self::HollowBolt, self::CamScrew, self::GovernorNut, self::PushRodA,
+            self::PushRodB => Rotation::Anticlockwise,
             self::BracketNuts => Rotation::Clockwise,
-            self::RungClamp, self::SlottedBracket, self::PinchClamp, self::HookHoles, self::SplineArm, self::SelfAdjuster, self::None => null,
+            self::RungClamp, self::SlottedBracket, self::PinchClamp, self::HookHoles, self::SplineArm,
+            self::SelfAdjuster, self::None => null,
         };
     }
 
@@ -172,7 +177,8 @@ enum AdjusterKind: string
         return match ($this) {
             self::RungClamp, self::SlottedBracket, self::PinchClamp => 'Tighten',
             self::HookHoles => 'Hook the wire home in',
-            self::Barrel, self::InLine, self::BracketNuts, self::HollowBolt, self::CamScrew, self::GovernorNut, self::PushRodA, self::PushRodB,
+            self::Barrel, self::InLine, self::BracketNuts, self::HollowBolt, self::CamScrew, self::GovernorNut,
+            self::PushRodA, self::PushRodB,
             self::SplineArm, self::SelfAdjuster, self::None => 'Lock',
         };
     }
@@ -182,7 +188,8 @@ enum AdjusterKind: string
         return match ($this) {
             self::RungClamp, self::SlottedBracket, self::PinchClamp => 'Tight',
             self::HookHoles => 'Hooked',
-            self::Barrel, self::InLine, self::BracketNuts, self::HollowBolt, self::CamScrew, self::GovernorNut, self::PushRodA, self::PushRodB,
+            self::Barrel, self::InLine, self::BracketNuts, self::HollowBolt, self::CamScrew, self::GovernorNut,
+            self::PushRodA, self::PushRodB,
             self::SplineArm, self::SelfAdjuster, self::None => 'Locked',
         };
     }
@@ -194,8 +201,10 @@ enum AdjusterKind: string
             self::SlottedBracket => 'Hold the bolt head behind its self-locking nut.',
             self::PinchClamp => 'Hold the wire where it is: the clamp notches it.',
             self::HookHoles => 'The Z-bend right through the hole, and its spring or clip back.',
-            self::Barrel, self::InLine, self::BracketNuts, self::HollowBolt, self::CamScrew, self::GovernorNut, self::PushRodA, self::PushRodB,
-            self::SplineArm, self::SelfAdjuster, self::None => 'Hold it while the lock is tightened: locking turns the adjuster.',
+            self::Barrel, self::InLine, self::BracketNuts, self::HollowBolt, self::CamScrew, self::GovernorNut,
+            self::PushRodA, self::PushRodB,
+            self::SplineArm, self::SelfAdjuster,
+            self::None => 'Hold it while the lock is tightened: locking turns the adjuster.',
         };
     }
 

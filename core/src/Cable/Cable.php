@@ -8,7 +8,12 @@ namespace VividPull\Core\Cable;
 final readonly class Cable
 {
     /** @param  list<Adjuster>  $adjusters */
-    private function __construct(public string $id, public string $name, public array $adjusters, public Pulls $pulls) {}
+    private function __construct(
+        public string $id,
+        public string $name,
+        public array $adjusters,
+        public Pulls $pulls,
+    ) {}
 
     /** @param  list<Adjuster>  $adjusters */
     public static function of(string $id, string $name, array $adjusters, Pulls $pulls = Pulls::Opening): self
@@ -20,7 +25,10 @@ final readonly class Cable
     public function fitted(Adjuster $new, ?string $inPlaceOf): self
     {
         $adjusters = $inPlaceOf === null ? [...$this->adjusters, $new]
-            : array_map(static fn (Adjuster $one): Adjuster => $one->id() === $inPlaceOf ? $new : $one, $this->adjusters);
+            : array_map(
+                static fn (Adjuster $one): Adjuster => $one->id() === $inPlaceOf ? $new : $one,
+                $this->adjusters,
+            );
 
         return new self($this->id, $this->name, $adjusters, $this->pulls);
     }

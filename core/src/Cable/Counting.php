@@ -9,7 +9,9 @@ use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Quantity\StepUnit;
 
-/** How the steps of one adjuster are counted: in turns and flats, so many clicks to the turn, rungs, holes, millimetres. */
+/**
+ * How the steps of one adjuster are counted: in turns and flats, so many clicks to the turn, rungs, holes, millimetres.
+ */
 final readonly class Counting
 {
     private function __construct(public StepUnit $unit, public Steps $each, private bool $hasFlats) {}
@@ -65,13 +67,16 @@ final readonly class Counting
         }
         $number = abs($steps->count) / $this->each->count;
 
-        return ($this->unit === StepUnit::Turn ? self::parts(abs($steps->count)) : Figure::number($number)).' '.($number > 1 ? $this->unit->plural() : $this->unit->value);
+        return ($this->unit === StepUnit::Turn ? self::parts(abs($steps->count)) : Figure::number($number)).' '
+            .($number > 1 ? $this->unit->plural() : $this->unit->value);
     }
 
     /** How a move of it is typed, for a sentence that says so. */
     public function example(): string
     {
-        return $this->unit === StepUnit::Turn ? ($this->hasFlats ? 'turns and flats: +1t, -2f or +1t2f' : 'turns: +1/2t or -1/4t') : "{$this->unit->plural()}: +2{$this->unit->letters()} or -1{$this->unit->letters()}";
+        return $this->unit === StepUnit::Turn
+            ? ($this->hasFlats ? 'turns and flats: +1t, -2f or +1t2f' : 'turns: +1/2t or -1/4t')
+            : "{$this->unit->plural()}: +2{$this->unit->letters()} or -1{$this->unit->letters()}";
     }
 
     /** Eighths of a turn as people say them: `1/2`, `1 1/4`, `3/8`. */

@@ -6,7 +6,9 @@ namespace VividPull\Core\Cable;
 
 use VividPull\Core\Quantity\Steps;
 
-/** What is the same of every adjuster on a run: its name, how far it goes, what it takes to reach it, and what holds it. */
+/**
+ * What is the same of every adjuster on a run: its name, how far it goes, what it takes to reach it, and what holds it.
+ */
 abstract readonly class FittedAdjuster implements Adjuster
 {
     protected function __construct(private Fitting $fitting, private StepRange $travel, private StepRange $healthy) {}

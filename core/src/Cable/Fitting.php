@@ -6,7 +6,10 @@ namespace VividPull\Core\Cable;
 
 use VividPull\Core\Quantity\Steps;
 
-/** How an adjuster of any kind sits on its run: what it is called, which way slack goes with it, what reaches it and what holds it. */
+/**
+ * How an adjuster of any kind sits on its run: what it is called, which way slack goes with it, what reaches it and
+ * what holds it.
+ */
 final readonly class Fitting
 {
     public function __construct(

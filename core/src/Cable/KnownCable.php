@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace VividPull\Core\Cable;
 
 /**
- * A cable that somebody measured once, on the bench or beside another: the wire that shows with the far end seated, the conduit straight
- * and its adjusters in, and the length of the conduit, both in mm. What nobody looked at is null.
+ * A cable that somebody measured once, on the bench or beside another: the wire that shows with the far end seated, the
+ * conduit straight and its adjusters in, and the length of the conduit, both in mm. What nobody looked at is null.
  */
 final readonly class KnownCable
 {
@@ -29,13 +29,20 @@ final readonly class KnownCable
             }
         }
 
-        return $this->handEnd === null || $other->handEnd === null || $this->workingEnd === null || $other->workingEnd === null ? null : true;
+        return $this->handEnd === null
+            || $other->handEnd === null
+            || $this->workingEnd === null
+            || $other->workingEnd === null
+            ? null
+            : true;
     }
 
     /** Whether it carries the adjusters that the other carries; null where nobody looked. */
     public function carriesLike(self $other): ?bool
     {
-        return $this->adjusters === null || $other->adjusters === null ? null : self::sorted($this->adjusters) === self::sorted($other->adjusters);
+        return $this->adjusters === null || $other->adjusters === null
+            ? null
+            : self::sorted($this->adjusters) === self::sorted($other->adjusters);
     }
 
     /**

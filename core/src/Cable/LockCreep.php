@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace VividPull\Core\Cable;
 
 /**
- * What tightening the lock does to this control: mm of conduit by which it gives slack (above zero) or takes it, from pairs read before
- * and after a lock. Until there are pairs it is taken for nothing, and may be a fifth of a flat of M8 either way (ours).
+ * What tightening the lock does to this control: mm of conduit by which it gives slack (above zero) or takes it, from
+ * pairs read before and after a lock. Until there are pairs it is taken for nothing, and may be a fifth of a flat of M8
+ * either way (ours).
  */
 final readonly class LockCreep
 {

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace VividPull\Core\Cable;
 
 /**
- * What a cable of a run does. A cable by itself opens, or whatever it does; the second of a push-pull pair closes on the same drum,
- * and the second of a governed throttle follows the governor's arm.
+ * What a cable of a run does. A cable by itself opens, or whatever it does; the second of a push-pull pair closes on
+ * the same drum, and the second of a governed throttle follows the governor's arm.
  */
 enum Pulls: string
 {

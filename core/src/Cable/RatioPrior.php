@@ -14,7 +14,10 @@ final readonly class RatioPrior
     private function __construct(
         public float $ln,
         public float $spread,
-        /** How many other machines of the same model it was learned from; 0 where it is this control's own, or its drawing. */
+        /**
+         * How many other machines of the same model it was learned from; 0 where it is this control's own, or its
+         * drawing.
+         */
         public int $machines = 0,
     ) {}
 
@@ -24,9 +27,10 @@ final readonly class RatioPrior
     }
 
     /**
-     * From what other machines of the same model and control taught: mean and spread between machines by the random-effects estimate of
-     * DerSimonian and Laird (1986), the spread drawn towards a tenth, which counts for two machines (ours); the next machine lies about
-     * that mean by the spread and by how little the mean itself is known. The drawing counts as one machine more.
+     * From what other machines of the same model and control taught: mean and spread between machines by the
+     * random-effects estimate of DerSimonian and Laird (1986), the spread drawn towards a tenth, which counts for two
+     * machines (ours); the next machine lies about that mean by the spread and by how little the mean itself is known.
+     * The drawing counts as one machine more.
      *
      * @param  non-empty-list<self>  $others
      */
@@ -58,7 +62,8 @@ final readonly class RatioPrior
         $freedom = count($all) - 1;
         $found = max(0.0, ($wyy - $wy ** 2 / $w - $freedom) / max(1e-9, $w - $w2 / $w));
 
-        return ($freedom * $found + self::USUAL_MACHINES * self::USUAL_BETWEEN ** 2) / ($freedom + self::USUAL_MACHINES);
+        return ($freedom * $found
+            + self::USUAL_MACHINES * self::USUAL_BETWEEN ** 2) / ($freedom + self::USUAL_MACHINES);
     }
 
     public static function fromCoupling(CouplingRatio $ratio): self
@@ -75,6 +80,10 @@ final readonly class RatioPrior
     /** For the next job on the same control: k² + 0.05² a job, + 0.10² more after a part was fitted (ours). */
     public function forNextJob(bool $partFitted = false): self
     {
-        return new self($this->ln, sqrt($this->spread ** 2 + 0.05 ** 2 + ($partFitted ? 0.10 ** 2 : 0.0)), $this->machines);
+        return new self(
+            $this->ln,
+            sqrt($this->spread ** 2 + 0.05 ** 2 + ($partFitted ? 0.10 ** 2 : 0.0)),
+            $this->machines,
+        );
     }
 }

@@ -57,9 +57,19 @@ final readonly class Run
     public function fitted(Adjuster $new, string $cable, ?string $inPlaceOf): self
     {
         $old = $inPlaceOf === null ? null : $this->adjuster($inPlaceOf);
-        $cables = array_map(static fn (Cable $one): Cable => $one->id === $cable ? $one->fitted($new, $inPlaceOf) : $one, $this->cables);
+        $cables = array_map(
+            static fn (Cable $one): Cable => $one->id === $cable ? $one->fitted($new, $inPlaceOf) : $one,
+            $this->cables,
+        );
 
-        return new self($this->hand, $cables, $this->couplings, $this->workingEnd, ($old === null ? [] : [$old->id() => $old]) + $this->former, $this->asOpened());
+        return new self(
+            $this->hand,
+            $cables,
+            $this->couplings,
+            $this->workingEnd,
+            ($old === null ? [] : [$old->id() => $old]) + $this->former,
+            $this->asOpened(),
+        );
     }
 
     /** The run as it was when the job was opened. */
@@ -85,7 +95,9 @@ final readonly class Run
         return $this->byId;
     }
 
-    /** @return array<string, Adjuster> those that set the play; of a push-pull pair, the play of the cable that opens */
+    /**
+     * @return array<string, Adjuster> those that set the play; of a push-pull pair, the play of the cable that opens
+     */
     public function playAdjusters(): array
     {
         return $this->play;
@@ -104,8 +116,8 @@ final readonly class Run
     }
 
     /**
-     * The second cable as a run of its own: the closing one of a push-pull pair, read backward at the same flange, or the one behind a
-     * governor, read at the carburettor; null where there is none.
+     * The second cable as a run of its own: the closing one of a push-pull pair, read backward at the same flange, or
+     * the one behind a governor, read at the carburettor; null where there is none.
      */
     public function second(): ?self
     {
@@ -113,17 +125,25 @@ final readonly class Run
         if ($point === null) {
             return null;
         }
-        $ratio = $point === ReadingPoint::GripBackward ? $this->couplings->at(ReadingPoint::GripFlange) : CouplingRatio::of(1.0, Knowledge::Measured);
+        $ratio = $point === ReadingPoint::GripBackward
+            ? $this->couplings->at(ReadingPoint::GripFlange)
+            : CouplingRatio::of(1.0, Knowledge::Measured);
 
         return new self(
             $this->hand,
-            array_map(static fn (Cable $cable): Cable => $cable->alone(), array_values(array_filter($this->cables, static fn (Cable $cable): bool => $cable->pulls->isSecond()))),
+            array_map(
+                static fn (Cable $cable): Cable => $cable->alone(),
+                array_values(array_filter($this->cables, static fn (Cable $cable): bool => $cable->pulls->isSecond())),
+            ),
             Couplings::of($ratio === null ? [] : [$point->value => $ratio]),
             $this->workingEnd,
         );
     }
 
-    /** The adjuster that is easiest to get at, which service leaves in its parking place; the nearest to the hand of several. */
+    /**
+     * The adjuster that is easiest to get at, which service leaves in its parking place; the nearest to the hand of
+     * several.
+     */
     public function inReach(): ?Adjuster
     {
         $easiest = null;
@@ -152,7 +172,9 @@ final readonly class Run
         $least = null;
         foreach ($this->playAdjusters() as $adjuster) {
             $knowledge = $adjuster->stepKnowledge();
-            $least = $knowledge !== null && ($least === null || $knowledge->spread() > $least->spread()) ? $knowledge : $least;
+            $least = $knowledge !== null && ($least === null || $knowledge->spread() > $least->spread())
+                ? $knowledge
+                : $least;
         }
 
         return $least;
@@ -164,7 +186,10 @@ final readonly class Run
         return self::coversOver($this->byId);
     }
 
-    /** @return array<string, string> the same, with those over adjusters in whose place others stand now: what was taken off there is still off */
+    /**
+     * @return array<string, string> the same, with those over adjusters in whose place others stand now: what was taken
+     *     off there is still off
+     */
     public function everCovers(): array
     {
         return $this->covers() + self::coversOver($this->former);
@@ -176,6 +201,9 @@ final readonly class Run
      */
     private static function coversOver(array $adjusters): array
     {
-        return array_filter(array_map(static fn (Adjuster $a): ?string => $a->access()->cover, $adjusters), is_string(...));
+        return array_filter(
+            array_map(static fn (Adjuster $a): ?string => $a->access()->cover, $adjusters),
+            is_string(...),
+        );
     }
 }

@@ -15,8 +15,13 @@ use VividPull\Core\Quantity\StepUnit;
  */
 final readonly class SteppedAdjuster extends FittedAdjuster
 {
-    private function __construct(Fitting $fitting, private float $mmPerStep, private Knowledge $knowledge, StepRange $travel, StepRange $healthy)
-    {
+    private function __construct(
+        Fitting $fitting,
+        private float $mmPerStep,
+        private Knowledge $knowledge,
+        StepRange $travel,
+        StepRange $healthy,
+    ) {
         parent::__construct($fitting, $travel, $healthy);
     }
 
@@ -26,8 +31,13 @@ final readonly class SteppedAdjuster extends FittedAdjuster
      *
      * @throws OutOfRange If a step moves nothing.
      */
-    public static function of(Fitting $fitting, float $mmPerStep, Knowledge $knowledge, StepRange $travel, ?StepRange $healthy): self
-    {
+    public static function of(
+        Fitting $fitting,
+        float $mmPerStep,
+        Knowledge $knowledge,
+        StepRange $travel,
+        ?StepRange $healthy,
+    ): self {
         if (! ($mmPerStep > 0.0)) {
             throw OutOfRange::positive('What one step moves, in mm,', $mmPerStep);
         }
@@ -42,7 +52,9 @@ final readonly class SteppedAdjuster extends FittedAdjuster
 
     public function counting(): Counting
     {
-        return $this->kind()->unit() === StepUnit::Turn ? Counting::partTurns() : Counting::inSteps($this->kind()->unit());
+        return $this->kind()->unit() === StepUnit::Turn
+            ? Counting::partTurns()
+            : Counting::inSteps($this->kind()->unit());
     }
 
     public function stepKnowledge(): Knowledge
@@ -63,9 +75,12 @@ final readonly class SteppedAdjuster extends FittedAdjuster
     public function where(Steps $position): string
     {
         return match ($this->kind()->unit()) {
-            StepUnit::Rung, StepUnit::Hole, StepUnit::Tooth => $this->kind()->unit()->value.' '.Figure::number($position->toFloat()),
-            StepUnit::Millimetre => Figure::shortLength($position->toFloat()).($this->kind() === AdjusterKind::PinchClamp ? ' pulled through' : ' along'),
-            StepUnit::Turn, StepUnit::Click, StepUnit::Bevel => $this->counting()->say($position).' from its clockwise stop',
+            StepUnit::Rung, StepUnit::Hole,
+            StepUnit::Tooth => $this->kind()->unit()->value.' '.Figure::number($position->toFloat()),
+            StepUnit::Millimetre => Figure::shortLength($position->toFloat())
+                .($this->kind() === AdjusterKind::PinchClamp ? ' pulled through' : ' along'),
+            StepUnit::Turn, StepUnit::Click,
+            StepUnit::Bevel => $this->counting()->say($position).' from its clockwise stop',
         };
     }
 
@@ -91,6 +106,7 @@ final readonly class SteppedAdjuster extends FittedAdjuster
 
     public function say(Steps $steps): string
     {
-        return $this->counting()->say($steps).($this->kind() === AdjusterKind::PinchClamp ? ' of wire' : '').' '.$this->ways()->of($steps);
+        return $this->counting()->say($steps).($this->kind() === AdjusterKind::PinchClamp ? ' of wire' : '').' '
+            .$this->ways()->of($steps);
     }
 }

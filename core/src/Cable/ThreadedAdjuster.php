@@ -12,7 +12,10 @@ use VividPull\Core\Quantity\ThreadPitch;
 /** A barrel, in-line adjuster, hollow bolt or pair of nuts: a thread that moves the conduit's end. */
 final readonly class ThreadedAdjuster extends FittedAdjuster
 {
-    /** Two thirds out it wobbles and snaps (common practice, no source): further than that no advice goes, a diameter engaged or not. */
+    /**
+     * Two thirds out it wobbles and snaps (common practice, no source): further than that no advice goes, a diameter
+     * engaged or not.
+     */
     private const FARTHEST_OUT = 2 / 3;
 
     private function __construct(
@@ -30,8 +33,10 @@ final readonly class ThreadedAdjuster extends FittedAdjuster
      * @param  float  $travelMm  thread from fully in to the last position that still holds
      * @param  StepRange|null  $healthy  null for the default: at most half out
      * @param  Counting|null  $counting  null for turns and flats
-     * @param  float|null  $engagedMm  of its travel, the thread that must stay engaged; null for one diameter, or a third of the travel where that is less
-     * @param  float  $staysMm  thread that must go on showing, such as under a governor's nut; 0 where it may go fully in
+     * @param  float|null  $engagedMm  of its travel, the thread that must stay engaged; null for one diameter, or a
+     *     third of the travel where that is less
+     * @param  float  $staysMm  thread that must go on showing, such as under a governor's nut; 0 where it may go fully
+     *     in
      *
      * @throws OutOfRange If the travel is not above zero.
      */
@@ -48,7 +53,10 @@ final readonly class ThreadedAdjuster extends FittedAdjuster
             throw OutOfRange::positive('An adjuster\'s travel, in mm,', $travelMm);
         }
         $stays = Steps::fromCount((int) ceil($staysMm / $pitch->mm * Steps::PER_TURN - 1e-6));
-        $travel = StepRange::between($stays, Steps::fromCount((int) floor($travelMm / $pitch->mm * Steps::PER_TURN + 1e-6)));
+        $travel = StepRange::between(
+            $stays,
+            Steps::fromCount((int) floor($travelMm / $pitch->mm * Steps::PER_TURN + 1e-6)),
+        );
         $setsPlay = $fitting->kind->sets() === AdjustedQuantity::Play;
         $half = $setsPlay ? StepRange::between($stays, Steps::fromCount(intdiv($travel->to->count, 2))) : $travel;
 
@@ -56,11 +64,21 @@ final readonly class ThreadedAdjuster extends FittedAdjuster
             $setsPlay ? self::engaged($travel, $pitch, $travelMm, $engagedMm) : $travel);
     }
 
-    private static function engaged(StepRange $travel, ThreadPitch $pitch, float $travelMm, ?float $engagedMm): StepRange
-    {
+    private static function engaged(
+        StepRange $travel,
+        ThreadPitch $pitch,
+        float $travelMm,
+        ?float $engagedMm,
+    ): StepRange {
         $most = $travelMm - ($engagedMm ?? min($pitch->diameterMm ?? INF, (1 - self::FARTHEST_OUT) * $travelMm));
 
-        return StepRange::between($travel->from, Steps::fromCount(max($travel->from->count, min($travel->to->count, (int) floor($most / $pitch->mm * Steps::PER_TURN + 1e-6)))));
+        return StepRange::between(
+            $travel->from,
+            Steps::fromCount(max(
+                $travel->from->count,
+                min($travel->to->count, (int) floor($most / $pitch->mm * Steps::PER_TURN + 1e-6)),
+            )),
+        );
     }
 
     public function safe(): StepRange
@@ -81,7 +99,9 @@ final readonly class ThreadedAdjuster extends FittedAdjuster
     /** A governor's nut sets a speed and moves no conduit. */
     public function slackGiven(Steps $steps): float
     {
-        return $this->kind()->sets() === AdjustedQuantity::Play ? -$this->sense()->sign() * $this->pitch->mm * $steps->toFloat() : 0.0;
+        return $this->kind()->sets() === AdjustedQuantity::Play
+            ? -$this->sense()->sign() * $this->pitch->mm * $steps->toFloat()
+            : 0.0;
     }
 
     public function showing(Steps $position): float

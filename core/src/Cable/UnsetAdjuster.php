@@ -7,8 +7,8 @@ namespace VividPull\Core\Cable;
 use VividPull\Core\Quantity\Steps;
 
 /**
- * What no plan of play turns: a push-rod screw, an arm on its spline, a sprung self-adjuster, or the plain fact that there
- * is no adjuster. The guided ones are set in their own order of steps, and what was compared before starts anew.
+ * What no plan of play turns: a push-rod screw, an arm on its spline, a sprung self-adjuster, or the plain fact that
+ * there is no adjuster. The guided ones are set in their own order of steps, and what was compared before starts anew.
  */
 final readonly class UnsetAdjuster extends FittedAdjuster
 {

@@ -34,7 +34,10 @@ final readonly class Ways
      */
     public function typed(): array
     {
-        [$out, $in] = [str_replace('the ', '', mb_strtolower($this->outward)), str_replace('the ', '', mb_strtolower($this->inward))];
+        [$out, $in] = [
+            str_replace('the ', '', mb_strtolower($this->outward)),
+            str_replace('the ', '', mb_strtolower($this->inward)),
+        ];
         // Where both begin alike, the second word tells them apart: `towards engine`, `towards handle`.
         $telling = explode(' ', $out)[0] === explode(' ', $in)[0] ? 1 : 0;
         $short = static fn (string $way): string => explode(' ', $way)[$telling] ?? $way;

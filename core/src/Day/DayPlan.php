@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace VividPull\Core\Day;
 
 /**
- * The day in the order in which it is best done: by readiness, then by due date, with controls of one machine that share a cover next
- * to each other, then the shorter first. Covers off already are not taken off again.
+ * The day in the order in which it is best done: by readiness, then by due date, with controls of one machine that
+ * share a cover next to each other, then the shorter first. Covers off already are not taken off again.
  *
- * Jobs go, in that order, to whoever has the most time left; one that nobody's time holds is left out and said so, and shorter ones
- * after it may still fit.
+ * Jobs go, in that order, to whoever has the most time left; one that nobody's time holds is left out and said so, and
+ * shorter ones after it may still fit.
  */
 final readonly class DayPlan
 {
@@ -65,7 +65,10 @@ final readonly class DayPlan
         while ($sorted !== []) {
             $one = array_shift($sorted);
             $order[] = $one;
-            $mates = array_filter($sorted, static fn (Waiting $other): bool => $other->ready === $one->ready && $one->sharedWith($other) !== []);
+            $mates = array_filter(
+                $sorted,
+                static fn (Waiting $other): bool => $other->ready === $one->ready && $one->sharedWith($other) !== [],
+            );
             foreach ($mates as $place => $mate) {
                 $order[] = $mate;
                 unset($sorted[$place]);

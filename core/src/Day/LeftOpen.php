@@ -10,7 +10,10 @@ use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Spec\EngineHeat;
 use VividPull\Core\Spec\Spec;
 
-/** What holds no more by itself in a job that lay open: what was said of heat and of safety, and what its spec said. Common practice, no source; the hours are ours. */
+/**
+ * What holds no more by itself in a job that lay open: what was said of heat and of safety, and what its spec said.
+ * Common practice, no source; the hours are ours.
+ */
 final readonly class LeftOpen
 {
     /** So long after the last entry somebody else may have been at the machine. */
@@ -23,10 +26,14 @@ final readonly class LeftOpen
      */
     public static function lies(BenchState $state, string $now): ?string
     {
-        $hours = self::hours(max(array_map(static fn (Entry $one): int => (int) strtotime($one->stamp->at), $state->log->entries)), $now);
+        $hours = self::hours(
+            max(array_map(static fn (Entry $one): int => (int) strtotime($one->stamp->at), $state->log->entries)),
+            $now,
+        );
 
         return $state->facts->closed !== null || $hours < self::LIES_H ? null
-            : 'Nothing was logged here for '.Figure::hours($hours).'. Make it safe again before hands go near it: what was said then may not hold now.';
+            : 'Nothing was logged here for '.Figure::hours($hours)
+                .'. Make it safe again before hands go near it: what was said then may not hold now.';
     }
 
     /**
@@ -43,13 +50,16 @@ final readonly class LeftOpen
         $hours = self::hours((int) strtotime($noted->stamp->at), $now);
 
         return $hours * 60 < Cooling::COLD_AFTER_MINUTES ? null
-            : 'It was called hot '.Figure::hours($hours).' ago, and has cooled since. Say again how it stands, before play is read.';
+            : 'It was called hot '.Figure::hours($hours)
+                .' ago, and has cooled since. Say again how it stands, before play is read.';
     }
 
     /** That its spec was changed since the job began: a job is judged by what it began with. */
     public static function otherSpec(Spec $began, Spec $now): string
     {
-        $figures = $began->say() === $now->say() ? ' The figure is the same, and something else in it is not.' : " It began with {$began->say()}, and its spec says {$now->say()} now.";
+        $figures = $began->say() === $now->say()
+            ? ' The figure is the same, and something else in it is not.'
+            : " It began with {$began->say()}, and its spec says {$now->say()} now.";
 
         return "Its spec was changed since this job began, and the job is judged by the old one.{$figures} Hold it against the new one before you sign.";
     }

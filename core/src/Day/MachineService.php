@@ -11,8 +11,9 @@ use VividPull\Core\Log\Person;
 use VividPull\Core\Log\Standing;
 
 /**
- * All controls of one machine in one visit: what is read cold first, then what holds in any heat, what waits for it to run last; on its wheels before
- * it goes up on a stand; controls under one cover next to each other. And what is laid out before anything is begun.
+ * All controls of one machine in one visit: what is read cold first, then what holds in any heat, what waits for it to
+ * run last; on its wheels before it goes up on a stand; controls under one cover next to each other. And what is laid
+ * out before anything is begun.
  */
 final readonly class MachineService
 {
@@ -25,12 +26,24 @@ final readonly class MachineService
     /** @param  list<ServiceStop>  $stops */
     public static function of(array $stops): self
     {
-        usort($stops, static fn (ServiceStop $a, ServiceStop $b): int => [$a->ready->order(), $a->height(), $a->minutes, $a->key] <=> [$b->ready->order(), $b->height(), $b->minutes, $b->key]);
+        usort(
+            $stops,
+            static fn (ServiceStop $a, ServiceStop $b): int => [
+                $a->ready->order(),
+                $a->height(),
+                $a->minutes,
+                $a->key,
+            ] <=> [$b->ready->order(), $b->height(), $b->minutes, $b->key],
+        );
         $order = [];
         while ($stops !== []) {
             $one = array_shift($stops);
             $order[] = $one;
-            $mates = array_filter($stops, static fn (ServiceStop $other): bool => self::isAlike($one, $other) && self::shared($one, $other) !== []);
+            $mates = array_filter(
+                $stops,
+                static fn (ServiceStop $other): bool => self::isAlike($one, $other)
+                    && self::shared($one, $other) !== [],
+            );
             $order = [...$order, ...array_values($mates)];
             $stops = array_values(array_diff_key($stops, $mates));
         }
@@ -49,7 +62,10 @@ final readonly class MachineService
     /** What it takes at its place: a cover that is off is not taken off again. */
     public function minutesAt(int $place): float
     {
-        $saved = array_sum(array_intersect_key($this->stops[$place]->covers(), array_flip($this->sharedBefore($place))));
+        $saved = array_sum(array_intersect_key(
+            $this->stops[$place]->covers(),
+            array_flip($this->sharedBefore($place)),
+        ));
 
         return max(0.0, $this->stops[$place]->minutes - $saved);
     }
@@ -75,9 +91,11 @@ final readonly class MachineService
     }
 
     /**
-     * Instruments that decide each control's band, the one with the fewest readings first among them, and of those the plainest.
+     * Instruments that decide each control's band, the one with the fewest readings first among them, and of those the
+     * plainest.
      *
-     * @return array<string, list<string>> by name, each with the controls that it is for; under an empty name what none on the shelf decides
+     * @return array<string, list<string>> by name, each with the controls that it is for; under an empty name what none
+     *     on the shelf decides
      */
     public function instruments(Standing $shelf, Person $by): array
     {
@@ -140,7 +158,11 @@ final readonly class MachineService
         }
         foreach ($this->adjusters() as [$stop, $adjuster]) {
             if ($adjuster->lockTorqueNm() !== null) {
-                $torques[] = ['what' => "{$adjuster->lock()} of the {$adjuster->name()}", 'nm' => $adjuster->lockTorqueNm(), 'of' => $stop->name];
+                $torques[] = [
+                    'what' => "{$adjuster->lock()} of the {$adjuster->name()}",
+                    'nm' => $adjuster->lockTorqueNm(),
+                    'of' => $stop->name,
+                ];
             }
         }
 
@@ -150,7 +172,11 @@ final readonly class MachineService
     /** @return array<string, string> what each control is held against, by its name */
     public function figures(): array
     {
-        return array_column(array_map(static fn (ServiceStop $stop): array => [$stop->name, $stop->spec->say()], $this->stops), 1, 0);
+        return array_column(
+            array_map(static fn (ServiceStop $stop): array => [$stop->name, $stop->spec->say()], $this->stops),
+            1,
+            0,
+        );
     }
 
     /** @return list<array{ServiceStop, Adjuster}> */

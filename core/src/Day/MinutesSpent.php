@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Day;
 
-/** Working time of a job, from the instants of its entries: pauses longer than a quarter of an hour do not count (ours). */
+/**
+ * Working time of a job, from the instants of its entries: pauses longer than a quarter of an hour do not count (ours).
+ */
 final readonly class MinutesSpent
 {
     private const LONGEST_PAUSE_S = 900.0;

@@ -6,7 +6,9 @@ namespace VividPull\Core\Day;
 
 use VividPull\Core\Spec\EngineHeat;
 
-/** When a control can be read: what is measured cold comes first thing, what is measured hot after the machine has run. */
+/**
+ * When a control can be read: what is measured cold comes first thing, what is measured hot after the machine has run.
+ */
 enum Readiness: string
 {
     case Cold = 'cold';

@@ -12,7 +12,14 @@ use VividPull\Core\Spec\Wheels;
 final readonly class ServiceStop
 {
     /** @param  float  $minutes  planned, covers included */
-    public function __construct(public string $key, public string $name, public Readiness $ready, public Spec $spec, public Run $run, public float $minutes) {}
+    public function __construct(
+        public string $key,
+        public string $name,
+        public Readiness $ready,
+        public Spec $spec,
+        public Run $run,
+        public float $minutes,
+    ) {}
 
     /** @return array<string, float> minutes to take each cover off, by its name */
     public function covers(): array

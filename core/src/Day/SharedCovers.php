@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Day;
 
-/** Which covers two controls of one machine both want off: those of one name, but for the boots, of which every adjuster has its own. */
+/**
+ * Which covers two controls of one machine both want off: those of one name, but for the boots, of which every adjuster
+ * has its own.
+ */
 final readonly class SharedCovers
 {
     private const OWN = ['boot', 'boots', 'sleeve'];

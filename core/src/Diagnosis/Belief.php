@@ -44,7 +44,10 @@ final readonly class Belief
         return array_sum($this->weights) > 0.0;
     }
 
-    /** @return array<string, float> the chance that each cause is there now, alone or with another; nought for what was put right */
+    /**
+     * @return array<string, float> the chance that each cause is there now, alone or with another; nought for what was
+     *     put right
+     */
     public function chances(): array
     {
         return array_combine($this->model->causes, $this->byCause());
@@ -77,10 +80,11 @@ final readonly class Belief
     }
 
     /**
-     * Minutes until what people came with is gone, if causes are looked at one after the other, the surest for its minutes first, and each that
-     * is found is put right: exact over all hypotheses for that order. Of two causes the second is only needed if it keeps the symptom alive.
-     * (Heckerman, Breese and Rommelse, Decision-theoretic troubleshooting, Communications of the ACM 38(3), 1995: observe and repair by the
-     * ratio of chance to cost of observation.)
+     * Minutes until what people came with is gone, if causes are looked at one after the other, the surest for its
+     * minutes first, and each that is found is put right: exact over all hypotheses for that order. Of two causes the
+     * second is only needed if it keeps the symptom alive. (Heckerman, Breese and Rommelse, Decision-theoretic
+     * troubleshooting, Communications of the ACM 38(3), 1995: observe and repair by the ratio of chance to cost of
+     * observation.)
      */
     public function minutesLeft(Looks $looks): float
     {
@@ -90,13 +94,19 @@ final readonly class Belief
         foreach ($this->order($looks) as $cause) {
             if (! in_array($cause, $this->cured, true)) {
                 $cover = $looks->covers[$cause];
-                $spent += $looks->minutes[$cause] + ($cover === null || isset($covers[$cover]) ? 0.0 : $looks->coverMinutes[$cause]);
+                $spent += $looks->minutes[$cause]
+                    + ($cover === null || isset($covers[$cover]) ? 0.0 : $looks->coverMinutes[$cause]);
                 $covers[$cover ?? ''] = true;
             }
             $until[$cause] = $spent;
         }
         // Written out, for this is done some hundred times for one answer.
-        [$hypotheses, $repairs, $remains, $isCured] = [$this->model->hypotheses, $looks->repairs, $looks->remains, array_fill_keys($this->cured, true)];
+        [$hypotheses, $repairs, $remains, $isCured] = [
+            $this->model->hypotheses,
+            $looks->repairs,
+            $looks->remains,
+            array_fill_keys($this->cured, true),
+        ];
         $expected = 0.0;
         foreach ($this->weights as $h => $weight) {
             $one = $hypotheses[$h][0];
@@ -106,7 +116,9 @@ final readonly class Belief
             }
             $expected += $weight * ($until[$one] + $repairs[$one]);
             if ($one !== $other) {
-                $expected += $weight * (isset($isCured[$one]) ? 1.0 : $remains[$other]) * ($until[$other] - $until[$one] + $repairs[$other]);
+                $expected += $weight * (isset($isCured[$one]) ? 1.0 : $remains[$other]) * ($until[$other]
+                    - $until[$one]
+                    + $repairs[$other]);
             }
         }
 
@@ -126,14 +138,19 @@ final readonly class Belief
     }
 
     /**
-     * By the chance that it is right once this one is, for the minutes: what is only there beside another cause can wait for that one.
+     * By the chance that it is right once this one is, for the minutes: what is only there beside another cause can
+     * wait for that one.
      *
      * @return list<int>
      */
     private function order(Looks $looks): array
     {
         $alone = array_fill(0, count($this->model->causes), 0.0);
-        [$hypotheses, $remains, $isCured] = [$this->model->hypotheses, $looks->remains, array_fill_keys($this->cured, true)];
+        [$hypotheses, $remains, $isCured] = [
+            $this->model->hypotheses,
+            $looks->remains,
+            array_fill_keys($this->cured, true),
+        ];
         foreach ($this->weights as $h => $weight) {
             $one = $hypotheses[$h][0];
             $other = $hypotheses[$h][1] ?? null;
@@ -146,7 +163,9 @@ final readonly class Belief
         }
         $ratio = [];
         foreach ($alone as $cause => $chance) {
-            $ratio[$cause] = in_array($cause, $this->cured, true) ? -INF : -$chance / ($looks->minutes[$cause] + $looks->coverMinutes[$cause]);
+            $ratio[$cause] = in_array($cause, $this->cured, true)
+                ? -INF
+                : -$chance / ($looks->minutes[$cause] + $looks->coverMinutes[$cause]);
         }
         asort($ratio);
 

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Diagnosis;
 
-/** What is on file of a cable's care: how long it has been on, and when it was oiled last. Where nothing is on file nothing is said. */
+/**
+ * What is on file of a cable's care: how long it has been on, and when it was oiled last. Where nothing is on file
+ * nothing is said.
+ */
 final readonly class CareEvidence
 {
     /** Days within which a cable was fitted lately (ours). */

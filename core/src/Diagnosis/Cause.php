@@ -36,21 +36,45 @@ final readonly class Cause
     }
 
     /** The setting itself. */
-    public static function setting(string $key, string $label, Commonness $commonness, string $cure, float $minutes, Bearing $wants): self
-    {
+    public static function setting(
+        string $key,
+        string $label,
+        Commonness $commonness,
+        string $cure,
+        float $minutes,
+        Bearing $wants,
+    ): self {
         return new self($key, $label, $commonness, $cure, $minutes, wants: $wants);
     }
 
     /** @param  list<Symptom>  $symptoms */
     public static function other(array $symptoms): self
     {
-        return new self(self::OTHER, 'Something that is not listed here', Commonness::Rare, 'Ask somebody who knows this machine, or its maker.', 90.0,
-            array_fill_keys(array_map(static fn (Symptom $one): string => $one->value, $symptoms), new Link(Grade::Sometimes, 'it may bring about any of these')));
+        return new self(
+            self::OTHER,
+            'Something that is not listed here',
+            Commonness::Rare,
+            'Ask somebody who knows this machine, or its maker.',
+            90.0,
+            array_fill_keys(
+                array_map(static fn (Symptom $one): string => $one->value, $symptoms),
+                new Link(Grade::Sometimes, 'it may bring about any of these'),
+            ),
+        );
     }
 
     public function imitates(): self
     {
-        return new self($this->key, $this->label, $this->commonness, $this->cure, $this->minutes, $this->links, $this->wants, true);
+        return new self(
+            $this->key,
+            $this->label,
+            $this->commonness,
+            $this->cure,
+            $this->minutes,
+            $this->links,
+            $this->wants,
+            true,
+        );
     }
 
     public function brings(Symptom $symptom, Grade $grade, string $reason): self
@@ -80,7 +104,16 @@ final readonly class Cause
     /** @param  array<string, true>  $known  what its family asks for */
     public function only(array $known): self
     {
-        return new self($this->key, $this->label, $this->commonness, $this->cure, $this->minutes, array_intersect_key($this->links, $known), $this->wants, $this->isImitator);
+        return new self(
+            $this->key,
+            $this->label,
+            $this->commonness,
+            $this->cure,
+            $this->minutes,
+            array_intersect_key($this->links, $known),
+            $this->wants,
+            $this->isImitator,
+        );
     }
 
     /** @param  callable(Grade): Grade  $grade */
@@ -88,11 +121,29 @@ final readonly class Cause
     {
         $links = array_map(static fn (Link $link): Link => new Link($grade($link->grade), $link->reason), $this->links);
 
-        return new self($this->key, $this->label, $this->commonness, $this->cure, $this->minutes, $links, $this->wants, $this->isImitator);
+        return new self(
+            $this->key,
+            $this->label,
+            $this->commonness,
+            $this->cure,
+            $this->minutes,
+            $links,
+            $this->wants,
+            $this->isImitator,
+        );
     }
 
     private function linked(string $finding, Link $link): self
     {
-        return new self($this->key, $this->label, $this->commonness, $this->cure, $this->minutes, [$finding => $link] + $this->links, $this->wants, $this->isImitator);
+        return new self(
+            $this->key,
+            $this->label,
+            $this->commonness,
+            $this->cure,
+            $this->minutes,
+            [$finding => $link] + $this->links,
+            $this->wants,
+            $this->isImitator,
+        );
     }
 }

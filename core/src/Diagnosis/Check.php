@@ -18,15 +18,24 @@ final readonly class Check
         public array $finds,
         public float $minutes,
         public Effort $effort,
-        /** What is asked elsewhere in the product by the same thing: `reading`, `inspection:wire`, `proof:snap_shut`, `measure:friction_plate`. */
+        /**
+         * What is asked elsewhere in the product by the same thing: `reading`, `inspection:wire`, `proof:snap_shut`,
+         * `measure:friction_plate`.
+         */
         public ?string $of = null,
         /** Whether it is told by what is on file, and asked of nobody. */
         public bool $isOnFile = false,
     ) {}
 
     /** @param  array<string, string>  $finds */
-    public static function of(string $key, string $label, string $how, string $right, array $finds, float $minutes): self
-    {
+    public static function of(
+        string $key,
+        string $label,
+        string $how,
+        string $right,
+        array $finds,
+        float $minutes,
+    ): self {
         return new self($key, $label, $how, $right, $finds, $minutes, Effort::none());
     }
 
@@ -37,7 +46,17 @@ final readonly class Check
      */
     public static function story(array $finds): self
     {
-        return new self('story', 'Its wear story', 'From its jobs here.', 'No steady wear, no jump', $finds, 0.0, Effort::none(), 'story', isOnFile: true);
+        return new self(
+            'story',
+            'Its wear story',
+            'From its jobs here.',
+            'No steady wear, no jump',
+            $finds,
+            0.0,
+            Effort::none(),
+            'story',
+            isOnFile: true,
+        );
     }
 
     public const CABLE_AGE = 'cable_age';
@@ -47,16 +66,37 @@ final readonly class Check
     /** How long its cable has been on it: told by what is on file, and asked of nobody. */
     public static function cableAge(): self
     {
-        return new self(self::CABLE_AGE, 'Its cable', 'From its jobs here.', 'Neither new nor old', ['new' => 'Fitted lately', 'old' => 'On it for years'], 0.0, Effort::none(), isOnFile: true);
+        return new self(
+            self::CABLE_AGE,
+            'Its cable',
+            'From its jobs here.',
+            'Neither new nor old',
+            ['new' => 'Fitted lately', 'old' => 'On it for years'],
+            0.0,
+            Effort::none(),
+            isOnFile: true,
+        );
     }
 
     /** When it was oiled last: told by what is on file, and asked of nobody. */
     public static function lastOiled(): self
     {
-        return new self(self::OILED, 'Oiled', 'From its jobs here.', 'Lately', ['long_ago' => 'Not for years'], 0.0, Effort::none(), isOnFile: true);
+        return new self(
+            self::OILED,
+            'Oiled',
+            'From its jobs here.',
+            'Lately',
+            ['long_ago' => 'Not for years'],
+            0.0,
+            Effort::none(),
+            isOnFile: true,
+        );
     }
 
-    /** The chance that a thing is seen though none of the causes brings it about: many a cable is old, or new, and nothing comes of it (ours). */
+    /**
+     * The chance that a thing is seen though none of the causes brings it about: many a cable is old, or new, and
+     * nothing comes of it (ours).
+     */
     public function leak(): float
     {
         return match ($this->key) {
@@ -69,18 +109,47 @@ final readonly class Check
     /** Free play as the spec reads it. */
     public static function play(float $minutes = 2.0): self
     {
-        return new self('play', 'Free play', 'Read it as the spec does, three times.', 'Inside its band', ['tight' => 'Too little', 'loose' => 'Too much'], $minutes, Effort::none()->using('rule or caliper'), 'reading');
+        return new self(
+            'play',
+            'Free play',
+            'Read it as the spec does, three times.',
+            'Inside its band',
+            ['tight' => 'Too little', 'loose' => 'Too much'],
+            $minutes,
+            Effort::none()->using('rule or caliper'),
+            'reading',
+        );
     }
 
     public function as(string $of): self
     {
-        return new self($this->key, $this->label, $this->how, $this->right, $this->finds, $this->minutes, $this->effort, $of, $this->isOnFile);
+        return new self(
+            $this->key,
+            $this->label,
+            $this->how,
+            $this->right,
+            $this->finds,
+            $this->minutes,
+            $this->effort,
+            $of,
+            $this->isOnFile,
+        );
     }
 
     /** The same look where its family asks for it nowhere else. */
     public function onlyHere(): self
     {
-        return new self($this->key, $this->label, $this->how, $this->right, $this->finds, $this->minutes, $this->effort, null, $this->isOnFile);
+        return new self(
+            $this->key,
+            $this->label,
+            $this->how,
+            $this->right,
+            $this->finds,
+            $this->minutes,
+            $this->effort,
+            null,
+            $this->isOnFile,
+        );
     }
 
     /** @param  float  $minutes  to take it off and put it back; spent once for all that lies under it */
@@ -125,6 +194,16 @@ final readonly class Check
 
     private function with(Effort $effort): self
     {
-        return new self($this->key, $this->label, $this->how, $this->right, $this->finds, $this->minutes, $effort, $this->of, $this->isOnFile);
+        return new self(
+            $this->key,
+            $this->label,
+            $this->how,
+            $this->right,
+            $this->finds,
+            $this->minutes,
+            $effort,
+            $this->of,
+            $this->isOnFile,
+        );
     }
 }

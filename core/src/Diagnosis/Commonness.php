@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace VividPull\Core\Diagnosis;
 
 /**
- * How likely a cause is to be there on any control of its family that comes in, before anything is known (ours, no source). Small enough that
- * a second fault beside the first is told of one control in five.
+ * How likely a cause is to be there on any control of its family that comes in, before anything is known (ours, no
+ * source). Small enough that a second fault beside the first is told of one control in five.
  */
 enum Commonness: string
 {

@@ -26,7 +26,11 @@ final readonly class Diagnosis
             $ranked[] = self::ranked($knowledge, $knowledge->causes[$key], $chance, $evidence);
         }
         usort($ranked, static fn (Ranked $one, Ranked $other): int => $other->chance <=> $one->chance);
-        $stopping = array_filter($knowledge->symptoms, static fn (Symptom $one): bool => $one->stopsTheMachine() && $evidence->answer($one->value) === Evidence::YES);
+        $stopping = array_filter(
+            $knowledge->symptoms,
+            static fn (Symptom $one): bool => $one->stopsTheMachine()
+                && $evidence->answer($one->value) === Evidence::YES,
+        );
 
         return new self($ranked, Troubleshooter::next($knowledge, $belief, $evidence, $byPhone), $stopping !== []);
     }
@@ -61,6 +65,8 @@ final readonly class Diagnosis
     {
         $check = $knowledge->checks[$question] ?? null;
 
-        return $check === null ? Symptom::from($question)->words().($answer === Evidence::YES ? '' : ': no') : "{$check->label}: ".lcfirst($check->answers()[$answer] ?? $answer);
+        return $check === null
+            ? Symptom::from($question)->words().($answer === Evidence::YES ? '' : ': no')
+            : "{$check->label}: ".lcfirst($check->answers()[$answer] ?? $answer);
     }
 }

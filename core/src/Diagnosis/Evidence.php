@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Diagnosis;
 
-/** What is known of one machine: answers, what a reading makes likely, what was tried in vain, what cannot be looked at now. */
+/**
+ * What is known of one machine: answers, what a reading makes likely, what was tried in vain, what cannot be looked at
+ * now.
+ */
 final readonly class Evidence
 {
     public const YES = 'yes';
@@ -12,13 +15,20 @@ final readonly class Evidence
     public const NO = 'no';
 
     /**
-     * @param  array<string, array<string, float>>  $seen  by question and answer: how likely what was seen is if that is the truth; 0 for what it excludes
+     * @param  array<string, array<string, float>>  $seen  by question and answer: how likely what was seen is if that
+     *     is the truth; 0 for what it excludes
      * @param  list<string>  $tried  causes that were put right, and it is still there
      * @param  list<string>  $skipped  checks that cannot be made now
      * @param  list<string>  $coversOff
      * @param  list<string>  $against  what stands against running the machine at all, a sentence each
      */
-    private function __construct(public array $seen, public array $tried, public array $skipped, public array $coversOff, public array $against = []) {}
+    private function __construct(
+        public array $seen,
+        public array $tried,
+        public array $skipped,
+        public array $coversOff,
+        public array $against = [],
+    ) {}
 
     public static function none(): self
     {
@@ -28,13 +38,25 @@ final readonly class Evidence
     /** What somebody answered, for certain. */
     public function answered(string $question, string $answer): self
     {
-        return new self([$question => [$answer => 1.0]] + $this->seen, $this->tried, $this->skipped, $this->coversOff, $this->against);
+        return new self(
+            [$question => [$answer => 1.0]] + $this->seen,
+            $this->tried,
+            $this->skipped,
+            $this->coversOff,
+            $this->against,
+        );
     }
 
     /** @param  array<string, float>  $likelihoods  by answer, what a reading near an edge says of each */
     public function likely(string $question, array $likelihoods): self
     {
-        return new self([$question => $likelihoods] + $this->seen, $this->tried, $this->skipped, $this->coversOff, $this->against);
+        return new self(
+            [$question => $likelihoods] + $this->seen,
+            $this->tried,
+            $this->skipped,
+            $this->coversOff,
+            $this->against,
+        );
     }
 
     public function curedInVain(string $cause): self
@@ -61,13 +83,22 @@ final readonly class Evidence
     /** @param  string  ...$against  a tag, a cover that is off, what was found on any control of the machine */
     public function notToBeRun(string ...$against): self
     {
-        return new self($this->seen, $this->tried, $this->skipped, $this->coversOff, [...$this->against, ...array_values($against)]);
+        return new self(
+            $this->seen,
+            $this->tried,
+            $this->skipped,
+            $this->coversOff,
+            [...$this->against, ...array_values($against)],
+        );
     }
 
     /** @return list<string> what people came with, and what is seen with it */
     public function symptoms(): array
     {
-        return array_values(array_filter(array_keys($this->seen), fn (string $question): bool => $this->answer($question) === self::YES));
+        return array_values(array_filter(
+            array_keys($this->seen),
+            fn (string $question): bool => $this->answer($question) === self::YES,
+        ));
     }
 
     /** The answer to a question where it is certain. */

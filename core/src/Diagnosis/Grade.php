@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Diagnosis;
 
-/** How often a cause brings a thing about: the words the trade grades by, and the one place where they are numbers (ours, no source). */
+/**
+ * How often a cause brings a thing about: the words the trade grades by, and the one place where they are numbers
+ * (ours, no source).
+ */
 enum Grade: string
 {
     case Always = 'always';
@@ -13,7 +16,9 @@ enum Grade: string
     case Rarely = 'rarely';
     case Never = 'never';
 
-    /** The chance that the cause by itself brings it about. *Always* leaves room for a look that was not close enough. */
+    /**
+     * The chance that the cause by itself brings it about. *Always* leaves room for a look that was not close enough.
+     */
     public function chance(): float
     {
         return match ($this) {

@@ -10,7 +10,10 @@ use VividPull\Core\Log\Finding;
 use VividPull\Core\Procedure\Inspection;
 use VividPull\Core\Procedure\Proof;
 
-/** What was seen while a cause was looked for, as the entry of the open job that says the same: an inspection, or a proof. The way back is `JobEvidence`. */
+/**
+ * What was seen while a cause was looked for, as the entry of the open job that says the same: an inspection, or a
+ * proof. The way back is `JobEvidence`.
+ */
 final readonly class JobAnswer
 {
     /** @param  array<string, mixed>  $body */
@@ -30,7 +33,10 @@ final readonly class JobAnswer
 
     private static function inspection(Check $check, string $key, string $answer, BenchState $state): ?self
     {
-        $isAsked = array_filter($state->spec->inspections(), static fn (Inspection $one): bool => $one->key === $key) !== [];
+        $isAsked = array_filter(
+            $state->spec->inspections(),
+            static fn (Inspection $one): bool => $one->key === $key,
+        ) !== [];
         if (! $isAsked) {
             return null;
         }
@@ -57,7 +63,10 @@ final readonly class JobAnswer
     /** Its own word where the proof has it; the only one that fails, where there is only one. */
     private static function failing(Proof $proof, string $answer): ?string
     {
-        $failing = array_values(array_filter(array_map(strval(...), array_keys($proof->answers->words)), static fn (string $word): bool => ! $proof->passes($word)));
+        $failing = array_values(array_filter(
+            array_map(strval(...), array_keys($proof->answers->words)),
+            static fn (string $word): bool => ! $proof->passes($word),
+        ));
 
         return match (true) {
             in_array($answer, $failing, true) => $answer,

@@ -15,12 +15,15 @@ use VividPull\Core\Trace\Reached;
 use VividPull\Core\Trace\TraceSummary;
 
 /**
- * What a job on the control has told already, as evidence of its own: nothing on file is asked again. A look is the same look wherever it is
- * made (`Check::$of`): a reading, an inspection, a proof, where the adjusters stand.
+ * What a job on the control has told already, as evidence of its own: nothing on file is asked again. A look is the
+ * same look wherever it is made (`Check::$of`): a reading, an inspection, a proof, where the adjusters stand.
  */
 final readonly class JobEvidence
 {
-    /** Of a hundred wrong splines a curve finds so many, and of a hundred right ones it suspects so many (`docs/trials.md`). */
+    /**
+     * Of a hundred wrong splines a curve finds so many, and of a hundred right ones it suspects so many
+     * (`docs/trials.md`).
+     */
     private const FOUND = 0.95;
 
     private const FALSELY = 0.02;
@@ -40,7 +43,9 @@ final readonly class JobEvidence
         return $evidence;
     }
 
-    /** @return array<string, float> by answer, how likely what the job knows is under it; empty where it knows nothing */
+    /**
+     * @return array<string, float> by answer, how likely what the job knows is under it; empty where it knows nothing
+     */
     private function seen(Check $check): array
     {
         [$kind, $key] = [...explode(':', $check->of ?? '', 2), ''];
@@ -56,7 +61,8 @@ final readonly class JobEvidence
     }
 
     /**
-     * What a pull kept as a curve says, since the last move: found and falsely found as often as on levers with known breaks.
+     * What a pull kept as a curve says, since the last move: found and falsely found as often as on levers with known
+     * breaks.
      *
      * @return array<string, float>
      */
@@ -76,7 +82,10 @@ final readonly class JobEvidence
         };
     }
 
-    /** @return array<string, float> a wire that catches, or loses more than a new one; how surely a curve tells of it is ours */
+    /**
+     * @return array<string, float> a wire that catches, or loses more than a new one; how surely a curve tells of it is
+     *     ours
+     */
     private function dragged(TraceSummary $told): array
     {
         $fresh = $this->state->spec->other(PullFigure::class)?->fresh;
@@ -101,7 +110,10 @@ final readonly class JobEvidence
             VerdictKind::TooTight, VerdictKind::Taut => ['tight' => 1.0],
             VerdictKind::TooLoose => ['loose' => 1.0],
             VerdictKind::CantTell => $now->chanceInside === null || $mean === null || $band === null ? []
-                : [Check::RIGHT => $now->chanceInside, ($mean - $band->floor() < $band->ceiling() - $mean ? 'tight' : 'loose') => 1.0 - $now->chanceInside],
+                : [
+                    Check::RIGHT => $now->chanceInside,
+                    ($mean - $band->floor() < $band->ceiling() - $mean ? 'tight' : 'loose') => 1.0 - $now->chanceInside,
+                ],
             default => [],
         };
     }
@@ -119,9 +131,15 @@ final readonly class JobEvidence
     /** @return array<string, float> */
     private function proof(Check $check, string $key): array
     {
-        $proofs = array_filter($this->state->spec->proofs($this->state->run), static fn (Proof $one): bool => $one->key === $key);
+        $proofs = array_filter(
+            $this->state->spec->proofs($this->state->run),
+            static fn (Proof $one): bool => $one->key === $key,
+        );
         $proof = array_shift($proofs);
-        $given = array_filter($this->state->facts->answers->checks, static fn (Checked $one): bool => $one->key === $key && $one->answer !== Proof::NOT_HERE);
+        $given = array_filter(
+            $this->state->facts->answers->checks,
+            static fn (Checked $one): bool => $one->key === $key && $one->answer !== Proof::NOT_HERE,
+        );
         if ($proof === null || $given === []) {
             return [];
         }
@@ -153,11 +171,17 @@ final readonly class JobEvidence
     /** @return array<string, float> */
     private function thread(): array
     {
-        $known = array_filter($this->state->run->playAdjusters(), fn (Adjuster $one): bool => ($this->state->facts->adjusters->positions[$one->id()] ?? null) !== null);
+        $known = array_filter(
+            $this->state->run->playAdjusters(),
+            fn (Adjuster $one): bool => ($this->state->facts->adjusters->positions[$one->id()] ?? null) !== null,
+        );
         if ($known === [] || count($known) < count($this->state->run->playAdjusters())) {
             return [];
         }
-        $atEnd = array_filter($known, fn (Adjuster $one): bool => $this->state->facts->adjusters->positions[$one->id()]?->count >= $one->safe()->to->count);
+        $atEnd = array_filter(
+            $known,
+            fn (Adjuster $one): bool => $this->state->facts->adjusters->positions[$one->id()]?->count >= $one->safe()->to->count,
+        );
 
         return count($atEnd) === count($known) ? ['end' => 1.0] : [Check::RIGHT => 1.0];
     }

@@ -8,7 +8,10 @@ use LogicException;
 use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Spec\Keys;
 
-/** What the trade knows of one family of controls: what people come with, what may be the cause, what tells. Common practice, no source. */
+/**
+ * What the trade knows of one family of controls: what people come with, what may be the cause, what tells. Common
+ * practice, no source.
+ */
 final readonly class Knowledge
 {
     /**
@@ -22,7 +25,8 @@ final readonly class Knowledge
      * @param  list<Symptom>  $symptoms
      * @param  list<Check>  $checks
      * @param  list<Cause>  $causes
-     * @param  list<Cause>  $shared  of many families: what a family does not ask for falls away, and what it says of its own stands in place of one of these
+     * @param  list<Cause>  $shared  of many families: what a family does not ask for falls away, and what it says of
+     *     its own stands in place of one of these
      */
     public static function of(array $symptoms, array $checks, array $causes, array $shared = []): self
     {
@@ -38,21 +42,39 @@ final readonly class Knowledge
         $causes = array_combine(array_map(static fn (Cause $one): string => $one->key, $causes), $causes);
         foreach ($shared as $one) {
             $here = $one->only($known);
-            $brought = array_filter(array_keys($here->links), static fn (string $seen): bool => Symptom::tryFrom($seen) !== null);
+            $brought = array_filter(
+                array_keys($here->links),
+                static fn (string $seen): bool => Symptom::tryFrom($seen) !== null,
+            );
             // How old a cable is tells of no cause by itself: something has to be seen.
-            $seen = array_filter(array_keys($here->links), static fn (string $seen): bool => Symptom::tryFrom($seen) === null && ! in_array(explode(':', $seen)[0], [Check::CABLE_AGE, Check::OILED], true));
+            $seen = array_filter(
+                array_keys($here->links),
+                static fn (string $seen): bool => Symptom::tryFrom($seen) === null
+                    && ! in_array(explode(':', $seen)[0], [Check::CABLE_AGE, Check::OILED], true),
+            );
             $causes += $brought === [] || $seen === [] ? [] : [$one->key => $here];
         }
         $causes[Cause::OTHER] = Cause::other($symptoms);
         // An answer names what it is about by this key alone.
-        Keys::mustDiffer('Symptoms, checks and causes', [...array_map(static fn (Symptom $one): string => $one->value, $symptoms), ...array_keys($checks), ...array_keys($causes)]);
+        Keys::mustDiffer(
+            'Symptoms, checks and causes',
+            [
+                ...array_map(static fn (Symptom $one): string => $one->value, $symptoms),
+                ...array_keys($checks),
+                ...array_keys($causes),
+            ],
+        );
         foreach ($causes as $cause) {
             foreach (array_keys(array_diff_key($cause->links, $known)) as $unknown) {
                 throw new LogicException("{$cause->key} brings about {$unknown}, which nobody asks for.");
             }
         }
 
-        return new self($symptoms, array_filter($checks, static fn (Check $one): bool => ! $one->isOnFile || self::isShown($one, $causes)), $causes);
+        return new self(
+            $symptoms,
+            array_filter($checks, static fn (Check $one): bool => ! $one->isOnFile || self::isShown($one, $causes)),
+            $causes,
+        );
     }
 
     /** @param  array<string, Cause>  $causes */
@@ -76,10 +98,20 @@ final readonly class Knowledge
      */
     public function graded(callable $grade): self
     {
-        return new self($this->symptoms, $this->checks, array_map(static fn (Cause $one): Cause => $one->key === Cause::OTHER ? $one : $one->graded($grade), $this->causes));
+        return new self(
+            $this->symptoms,
+            $this->checks,
+            array_map(
+                static fn (Cause $one): Cause => $one->key === Cause::OTHER ? $one : $one->graded($grade),
+                $this->causes,
+            ),
+        );
     }
 
-    /** @return array<string, list<string>> what each question may find: a symptom itself, a check its bad answers, as `check:answer` */
+    /**
+     * @return array<string, list<string>> what each question may find: a symptom itself, a check its bad answers, as
+     *     `check:answer`
+     */
     public function questions(): array
     {
         $questions = [];
@@ -87,7 +119,10 @@ final readonly class Knowledge
             $questions[$symptom->value] = [$symptom->value];
         }
         foreach ($this->checks as $check) {
-            $questions[$check->key] = array_map(static fn (string $answer): string => "{$check->key}:{$answer}", array_keys($check->finds));
+            $questions[$check->key] = array_map(
+                static fn (string $answer): string => "{$check->key}:{$answer}",
+                array_keys($check->finds),
+            );
         }
 
         return $questions;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace VividPull\Core\Diagnosis;
 
 /**
- * What it takes to know whether each cause is there, and then to put it right: by the cheapest check that always shows it; where there is none
- * left, by putting it right and trying.
+ * What it takes to know whether each cause is there, and then to put it right: by the cheapest check that always shows
+ * it; where there is none left, by putting it right and trying.
  */
 final readonly class Looks
 {
@@ -18,7 +18,14 @@ final readonly class Looks
      * @param  list<string|null>  $checks  null where it is put right and tried
      * @param  list<float>  $remains  the chance that what people came with is still there when only this cause is left
      */
-    private function __construct(public array $minutes, public array $covers, public array $coverMinutes, public array $repairs, public array $checks, public array $remains) {}
+    private function __construct(
+        public array $minutes,
+        public array $covers,
+        public array $coverMinutes,
+        public array $repairs,
+        public array $checks,
+        public array $remains,
+    ) {}
 
     /**
      * @param  array<string, true>  $closed  checks that are answered, or cannot be made
@@ -33,7 +40,11 @@ final readonly class Looks
             foreach ($cause->telling() as $key) {
                 $check = $knowledge->checks[$key];
                 $cover = isset($off[$check->effort->cover ?? '']) ? 0.0 : $check->effort->coverMinutes;
-                if (! isset($closed[$key]) && ! $check->isOnFile && ($best === null || $check->minutes + $cover < $best[0] + $best[1])) {
+                if (
+                    ! isset($closed[$key])
+                    && ! $check->isOnFile
+                    && ($best === null || $check->minutes + $cover < $best[0] + $best[1])
+                ) {
                     $best = [$check->minutes, $cover, $check->effort->cover, $key];
                 }
             }

@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace VividPull\Core\Diagnosis;
 
 /**
- * Which causes may be there, one or two at once, and how likely each thing is to be seen under each: noisy-or with leaks, every hypothesis
- * written out. Under a set of causes a thing fails to be seen only if each of them, and the leak, fails to bring it about:
- * P(seen) = 1 − (1 − leak) ∏ (1 − p). (Pearl, Probabilistic Reasoning in Intelligent Systems, 1988, 4.3.2.)
+ * Which causes may be there, one or two at once, and how likely each thing is to be seen under each: noisy-or with
+ * leaks, every hypothesis written out. Under a set of causes a thing fails to be seen only if each of them, and the
+ * leak, fails to bring it about: P(seen) = 1 − (1 − leak) ∏ (1 − p). (Pearl, Probabilistic Reasoning in Intelligent
+ * Systems, 1988, 4.3.2.)
  */
 final readonly class Model
 {
@@ -20,26 +21,44 @@ final readonly class Model
      * @param  list<float>  $prior  by hypothesis, summing to one
      * @param  array<string, array<string, list<float>>>  $chances  by question and answer, by hypothesis
      */
-    private function __construct(public array $causes, public array $hypotheses, public array $prior, public array $chances) {}
+    private function __construct(
+        public array $causes,
+        public array $hypotheses,
+        public array $prior,
+        public array $chances,
+    ) {}
 
     public static function of(Knowledge $knowledge, Weights $weights): self
     {
         $causes = array_keys($knowledge->causes);
-        $chance = array_map(static fn (Cause $cause): float => $weights->chance($cause), array_values($knowledge->causes));
+        $chance = array_map(
+            static fn (Cause $cause): float => $weights->chance($cause),
+            array_values($knowledge->causes),
+        );
         $seen = [];
         foreach ($knowledge->questions() as $question => $findings) {
             foreach ($findings as $finding) {
-                $seen[$question][$finding] = array_map(static fn (Cause $cause): float => ($cause->links[$finding] ?? null)?->grade->chance() ?? 0.0, array_values($knowledge->causes));
+                $seen[$question][$finding] = array_map(
+                    static fn (Cause $cause): float => ($cause->links[$finding] ?? null)?->grade->chance() ?? 0.0,
+                    array_values($knowledge->causes),
+                );
             }
         }
 
-        return self::ofNumbers($causes, $chance, $seen, self::LEAK, array_map(static fn (Check $one): float => $one->leak(), $knowledge->checks));
+        return self::ofNumbers(
+            $causes,
+            $chance,
+            $seen,
+            self::LEAK,
+            array_map(static fn (Check $one): float => $one->leak(), $knowledge->checks),
+        );
     }
 
     /**
      * @param  list<string>  $causes
      * @param  list<float>  $chance  by cause, before anything is known
-     * @param  array<string, array<string, list<float>>>  $seen  by question and finding: the chance that each cause by itself brings it about
+     * @param  array<string, array<string, list<float>>>  $seen  by question and finding: the chance that each cause by
+     *     itself brings it about
      * @param  array<string, float>  $leaks  of questions that have one of their own
      */
     public static function ofNumbers(array $causes, array $chance, array $seen, float $leak, array $leaks = []): self
@@ -47,9 +66,15 @@ final readonly class Model
         [$hypotheses, $prior] = self::hypotheses($chance);
         $chances = [];
         foreach ($seen as $question => $findings) {
-            $shown = array_map(static fn (array $by): array => self::shown($by, $hypotheses, $leaks[$question] ?? $leak), $findings);
+            $shown = array_map(
+                static fn (array $by): array => self::shown($by, $hypotheses, $leaks[$question] ?? $leak),
+                $findings,
+            );
             $chances[$question] = isset($findings[$question])
-                ? [Evidence::YES => $shown[$question], Evidence::NO => array_map(static fn (float $p): float => 1.0 - $p, $shown[$question])]
+                ? [
+                    Evidence::YES => $shown[$question],
+                    Evidence::NO => array_map(static fn (float $p): float => 1.0 - $p, $shown[$question]),
+                ]
                 : self::answers($question, $shown);
         }
 

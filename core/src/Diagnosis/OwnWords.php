@@ -7,8 +7,8 @@ namespace VividPull\Core\Diagnosis;
 use VividPull\Core\Procedure\Symptom;
 
 /**
- * What somebody's own words seem to mean. It is shown as what was understood, and everybody may say otherwise: so a word too many does less
- * harm than one too few.
+ * What somebody's own words seem to mean. It is shown as what was understood, and everybody may say otherwise: so a
+ * word too many does less harm than one too few.
  */
 final readonly class OwnWords
 {
@@ -24,17 +24,24 @@ final readonly class OwnWords
     {
         $plain = (string) preg_replace('/\s+/', ' ', mb_strtolower($words));
 
-        return array_values(array_filter($symptoms, static fn (Symptom $one): bool => preg_match('/\b(?:'.self::like($one).')/u', $plain) === 1));
+        return array_values(array_filter(
+            $symptoms,
+            static fn (Symptom $one): bool => preg_match('/\b(?:'.self::like($one).')/u', $plain) === 1,
+        ));
     }
 
     /** How people say it, as a pattern; a word may go on after each. */
     private static function like(Symptom $symptom): string
     {
         return match ($symptom) {
-            Symptom::Slips, Symptom::CreepsIn, Symptom::HardToShift, Symptom::BitesEarly, Symptom::BitesLate, Symptom::Soft, Symptom::Heavy => self::ofALever($symptom),
-            Symptom::Jerky, Symptom::DeadTravel, Symptom::LowTopSpeed, Symptom::NotWideOpen, Symptom::StaysOpen, Symptom::IdleRises => self::ofAThrottle($symptom),
-            Symptom::CreepsOut, Symptom::Weak, Symptom::HardToPullBack, Symptom::WrongDirection, Symptom::DoesNotHold, Symptom::Drags, Symptom::BangsOnUnlocking, Symptom::DashDisagrees => self::ofADrive($symptom),
-            Symptom::StartsSometimes, Symptom::RopeHard, Symptom::RunsOn, Symptom::PlayChanges, Symptom::NoSpringBack, Symptom::EndOfThread, Symptom::Wobbles, Symptom::AgainAndAgain => self::ofACable($symptom),
+            Symptom::Slips, Symptom::CreepsIn, Symptom::HardToShift, Symptom::BitesEarly, Symptom::BitesLate,
+            Symptom::Soft, Symptom::Heavy => self::ofALever($symptom),
+            Symptom::Jerky, Symptom::DeadTravel, Symptom::LowTopSpeed, Symptom::NotWideOpen, Symptom::StaysOpen,
+            Symptom::IdleRises => self::ofAThrottle($symptom),
+            Symptom::CreepsOut, Symptom::Weak, Symptom::HardToPullBack, Symptom::WrongDirection, Symptom::DoesNotHold,
+            Symptom::Drags, Symptom::BangsOnUnlocking, Symptom::DashDisagrees => self::ofADrive($symptom),
+            Symptom::StartsSometimes, Symptom::RopeHard, Symptom::RunsOn, Symptom::PlayChanges, Symptom::NoSpringBack,
+            Symptom::EndOfThread, Symptom::Wobbles, Symptom::AgainAndAgain => self::ofACable($symptom),
         };
     }
 
@@ -45,8 +52,10 @@ final readonly class OwnWords
         return match ($symptom) {
             Symptom::Slips => 'slip|scream|revs? (?:go(?:es)? )?(?:up|rise)|spins? up|smells? (?:of )?burn|burning|(?:engine|revs)[^.]*(?:but|no)[^.]*(?:faster|drive|pull)',
             Symptom::CreepsIn => 'creep|lurch|jumps? forward|(?:wants to|still) (?:move|drive|go|pull)|(?:moves?|drives?|pulls?|drags?|rolls?|stop)[^.]*(?:lever|clutch|handle) (?:is )?(?:in|pulled)'
-                .'|(?:lever|clutch|handle) (?:is )?(?:in|pulled)[^.]*(?:moves?|drives?|pulls?|jump)|'.self::NOT.' (?:let go|release|disengage|stand|stop)',
-            Symptom::HardToShift => 'grind|crunch|grat|(?:hard|stiff|difficult|heavy)[^.]*(?:shift|change|move between|select|into)|neutral|'.self::NOT.' go in(?:to)?|gears? (?:stick|jam)',
+                .'|(?:lever|clutch|handle) (?:is )?(?:in|pulled)[^.]*(?:moves?|drives?|pulls?|jump)|'.self::NOT
+                    .' (?:let go|release|disengage|stand|stop)',
+            Symptom::HardToShift => 'grind|crunch|grat|(?:hard|stiff|difficult|heavy)[^.]*(?:shift|change|move between|select|into)|neutral|'
+                .self::NOT.' go in(?:to)?|gears? (?:stick|jam)',
             Symptom::BitesEarly => "{$takes}[^.]*(?:early|as soon as|right away|at the bar|immediately|straight away|leaves the bar)",
             Symptom::BitesLate => "{$takes}[^.]*(?:late|end|far out|last (?:bit|moment))",
             Symptom::Soft => 'soft|spong|nothing behind|no feel|flopp|mush|only (?:a|the) (?:little|return|light) spring|pump|too (?:light|easy)',
@@ -59,9 +68,13 @@ final readonly class OwnWords
         return match ($symptom) {
             Symptom::Jerky => 'jerk|snatch|all at once|jump|lurch|buck|surge|grabs',
             Symptom::DeadTravel => 'dead|nothing happens|(?:lots?|too much|a lot) of (?:free )?(?:play|slack|travel)|too (?:slack|loose)|half ?way before|before (?:it|anything|something) (?:moves|happens|does)|(?:has|have) to (?:pull|push|turn)[^.]*before',
-            Symptom::LowTopSpeed => 'slow|top speed|tops? out|no speed|'.self::NOT.' go fast|gutless|speed is (?:down|low)|used to (?:go|be) fast',
-            Symptom::NotWideOpen => 'full throttle|'.self::NOT.' (?:open|(?:wide|fully|all the way) open)|half throttle|'.self::NOT.' rev|bogs?|'.self::NOT.' reach full|full (?:power|gas)',
-            Symptom::StaysOpen => 'stick|hangs?|stays? (?:open|on|where)|(?:throttle|grip|trigger|pedal|gas)[^.]*(?:stick|stay|hang)|'.self::NOT.' (?:snap|close|shut)',
+            Symptom::LowTopSpeed => 'slow|top speed|tops? out|no speed|'.self::NOT
+                .' go fast|gutless|speed is (?:down|low)|used to (?:go|be) fast',
+            Symptom::NotWideOpen => 'full throttle|'.self::NOT
+                .' (?:open|(?:wide|fully|all the way) open)|half throttle|'.self::NOT.' rev|bogs?|'.self::NOT
+                .' reach full|full (?:power|gas)',
+            Symptom::StaysOpen => 'stick|hangs?|stays? (?:open|on|where)|(?:throttle|grip|trigger|pedal|gas)[^.]*(?:stick|stay|hang)|'
+                .self::NOT.' (?:snap|close|shut)',
             default => 'idle[^.]*(?:rise|climb|up|chang|goes)|(?:rev|race)s?[^.]*(?:turn|steer|bars?|handlebar)|(?:steer|turn)[^.]*(?:rev|idle|race)',
         };
     }
@@ -71,11 +84,14 @@ final readonly class OwnWords
         $goes = '(?:moves?|turns?|goes|drives?|rolls?|spins?)';
 
         return match ($symptom) {
-            Symptom::CreepsOut => "creep|{$goes} (?:off |on )?(?:by itself|on its own|at idle|when)|by itself|let go[^.]*{$goes}|keeps? (?:turning|going|moving|spinning|rolling)|goes on (?:turning|moving|going)|".self::NOT.' stop|wants to (?:drive|move|go)|at idle|rolls? on',
-            Symptom::Weak => 'weak|slow|no drive|hardly|no pull|struggl|stops? in|'.self::NOT.' (?:pull|drive|propel|move|climb|throw)',
+            Symptom::CreepsOut => "creep|{$goes} (?:off |on )?(?:by itself|on its own|at idle|when)|by itself|let go[^.]*{$goes}|keeps? (?:turning|going|moving|spinning|rolling)|goes on (?:turning|moving|going)|"
+                .self::NOT.' stop|wants to (?:drive|move|go)|at idle|rolls? on',
+            Symptom::Weak => 'weak|slow|no drive|hardly|no pull|struggl|stops? in|'.self::NOT
+                .' (?:pull|drive|propel|move|climb|throw)',
             Symptom::HardToPullBack => 'backward|pull (?:it )?back|'.self::NOT.' roll back|wheels lock',
             Symptom::WrongDirection => 'wrong (?:way|direction)|(?:reverse|r ?1|back)[^.]*forward|(?:forward|f ?1)[^.]*back',
-            Symptom::DoesNotHold => self::NOT.' (?:hold|stop|brake|lock)|no brakes?|brakes?[^.]*(?:weak|bad|soft|poor|nothing)|weak brake|rolls? away|(?:to|on) the bar|only one (?:rear )?wheel',
+            Symptom::DoesNotHold => self::NOT
+                .' (?:hold|stop|brake|lock)|no brakes?|brakes?[^.]*(?:weak|bad|soft|poor|nothing)|weak brake|rolls? away|(?:to|on) the bar|only one (?:rear )?wheel',
             Symptom::Drags => 'drag|rub|gets? (?:very )?hot|hot (?:drum|wheel|brake)|binds?',
             Symptom::BangsOnUnlocking => 'bang|clunk|loud knock',
             default => 'dash|lamp|light[^.]*(?:wrong|on)|display',
@@ -85,11 +101,14 @@ final readonly class OwnWords
     private static function ofACable(Symptom $symptom): string
     {
         return match ($symptom) {
-            Symptom::StartsSometimes => 'start[^.]*(?:sometimes|now and then|bad|not always|every|only|third|second|most|tries)|'.self::NOT.' start|hard to start|sometimes[^.]*start|no start',
+            Symptom::StartsSometimes => 'start[^.]*(?:sometimes|now and then|bad|not always|every|only|third|second|most|tries)|'
+                .self::NOT.' start|hard to start|sometimes[^.]*start|no start',
             Symptom::RopeHard => 'rope|cord',
-            Symptom::RunsOn => '(?:runs?|goes|turns?|spins?) on|keeps? (?:running|spinning|going|turning)|blade[^.]*(?:spin|run|stop|go)|'.self::NOT.' stop|stops? (?:too )?late|after letting go|(?:long|ages) to stop',
+            Symptom::RunsOn => '(?:runs?|goes|turns?|spins?) on|keeps? (?:running|spinning|going|turning)|blade[^.]*(?:spin|run|stop|go)|'
+                .self::NOT.' stop|stops? (?:too )?late|after letting go|(?:long|ages) to stop',
             Symptom::PlayChanges => '(?:play|slack|clutch|it|adjustment|setting)[^.]*(?:chang|differ|vari)|(?:chang|differ|vari)[^.]*(?:play|slack)|day to day|hot and cold|sometimes (?:tight|loose)|one day',
-            Symptom::NoSpringBack => self::NOT.' (?:spring|come|snap|go|return) ?(?:back)?|(?:falls?|flops?) (?:forward|down)|stays? (?:in|down|pulled|back|where)|hangs? down',
+            Symptom::NoSpringBack => self::NOT
+                .' (?:spring|come|snap|go|return) ?(?:back)?|(?:falls?|flops?) (?:forward|down)|stays? (?:in|down|pulled|back|where)|hangs? down',
             Symptom::EndOfThread => 'end of (?:the |its )?thread|no thread|used up|all the way out|run(?:s)? out|nothing left to',
             Symptom::Wobbles => 'wobbl|wiggl|loose (?:barrel|adjuster)|rattl',
             default => 'again|every (?:week|weekend|day|month|few)|keeps? (?:needing|coming|going out)|over and over|always (?:adjust|setting)|constantly',

@@ -11,5 +11,11 @@ final readonly class Ranked
      * @param  list<string>  $for
      * @param  list<string>  $against
      */
-    public function __construct(public Cause $cause, public float $chance, public array $for, public array $against, public bool $isRuledOut) {}
+    public function __construct(
+        public Cause $cause,
+        public float $chance,
+        public array $for,
+        public array $against,
+        public bool $isRuledOut,
+    ) {}
 }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Diagnosis;
 
-/** How a cause that is no setting is put right, a step a line. Whether it was that is told by the symptom being gone. */
+/**
+ * How a cause that is no setting is put right, a step a line. Whether it was that is told by the symptom being gone.
+ */
 final readonly class Remedy
 {
     /** @param  non-empty-list<string>  $steps */

@@ -7,7 +7,9 @@ namespace VividPull\Core\Diagnosis;
 use VividPull\Core\Wear\IntervalKind;
 use VividPull\Core\Wear\WearStory;
 
-/** What a control's wear story says of causes: what is worn goes one way from job to job, what slipped or bent jumps. */
+/**
+ * What a control's wear story says of causes: what is worn goes one way from job to job, what slipped or bent jumps.
+ */
 final readonly class StoryEvidence
 {
     /** Intervals from which *no steady wear* is said. */
@@ -20,7 +22,9 @@ final readonly class StoryEvidence
     {
         $word = $check === null || $story === null ? null : self::word($story);
 
-        return $word !== null && ($word === Check::RIGHT || isset($check->finds[$word])) ? $evidence->answered('story', $word) : $evidence;
+        return $word !== null && ($word === Check::RIGHT || isset($check->finds[$word]))
+            ? $evidence->answered('story', $word)
+            : $evidence;
     }
 
     private static function word(WearStory $story): ?string

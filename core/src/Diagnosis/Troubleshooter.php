@@ -8,16 +8,18 @@ use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Quantity\Figure;
 
 /**
- * What to do next so that the machine is right in the fewest minutes on average: a check that tells causes apart, or a cure that is tried.
- * A check is worth its minutes if what comes after each of its answers takes so much less; the best few are looked at two steps ahead.
- * (Heckerman, Breese and Rommelse, Decision-theoretic troubleshooting, 1995.)
+ * What to do next so that the machine is right in the fewest minutes on average: a check that tells causes apart, or a
+ * cure that is tried. A check is worth its minutes if what comes after each of its answers takes so much less; the best
+ * few are looked at two steps ahead. (Heckerman, Breese and Rommelse, Decision-theoretic troubleshooting, 1995.)
  */
 final readonly class Troubleshooter
 {
     /** Minutes to ask whoever saw it (ours). */
     private const ASKING = 0.5;
 
-    /** Checks that are looked at two steps ahead, and second steps that are tried after each (ours: 20 ms for a family). */
+    /**
+     * Checks that are looked at two steps ahead, and second steps that are tried after each (ours: 20 ms for a family).
+     */
     private const AHEAD = 3;
 
     private const AFTER = 5;
@@ -31,19 +33,32 @@ final readonly class Troubleshooter
     private function __construct(private Knowledge $knowledge, private Belief $belief, private Evidence $evidence) {}
 
     /** @param  bool  $byPhone  only what needs no tool, no cover and no running machine */
-    public static function next(Knowledge $knowledge, Belief $belief, Evidence $evidence, bool $byPhone = false): NextStep
-    {
+    public static function next(
+        Knowledge $knowledge,
+        Belief $belief,
+        Evidence $evidence,
+        bool $byPhone = false,
+    ): NextStep {
         $here = new self($knowledge, $belief, $evidence);
         $next = $here->best($byPhone);
 
-        return $byPhone && in_array($next->kind, [StepKind::Cure, StepKind::Unexplained], true) ? self::bringIn($here->best(false)) : $next;
+        return $byPhone && in_array($next->kind, [StepKind::Cure, StepKind::Unexplained], true)
+            ? self::bringIn($here->best(false))
+            : $next;
     }
 
     /** From afar nothing is put right: it comes in, and this is done first. */
     private static function bringIn(NextStep $first): NextStep
     {
-        return new NextStep(StepKind::BringIn, $first->key, 'Bring it in. '.($first->kind === StepKind::Check ? 'Looked at first: ' : 'Done first: ').lcfirst($first->sentence),
-            'Nothing more can be told without tools.', $first->minutes, $first->expected);
+        return new NextStep(
+            StepKind::BringIn,
+            $first->key,
+            'Bring it in. '.($first->kind === StepKind::Check ? 'Looked at first: ' : 'Done first: ')
+                .lcfirst($first->sentence),
+            'Nothing more can be told without tools.',
+            $first->minutes,
+            $first->expected,
+        );
     }
 
     private function best(bool $byPhone): NextStep
@@ -62,7 +77,10 @@ final readonly class Troubleshooter
         $ahead = array_keys(array_slice($values, 0, self::AHEAD, true));
         $seconds = array_keys(array_slice($values, 0, self::AFTER, true));
         foreach ($ahead as $question) {
-            $values[$question] = min($values[$question], $this->minutes($question) + $this->afterTwo($question, $seconds));
+            $values[$question] = min(
+                $values[$question],
+                $this->minutes($question) + $this->afterTwo($question, $seconds),
+            );
         }
         asort($values);
         $question = array_key_first($values);
@@ -87,12 +105,17 @@ final readonly class Troubleshooter
         $closed = [...array_keys($this->evidence->seen), ...$this->evidence->skipped, ...$answered];
         $off = [...$this->evidence->coversOff, ...($coverOff === null ? [] : [$coverOff])];
 
-        return Looks::of($this->knowledge, array_fill_keys($closed, true), array_fill_keys($off, true), $this->evidence->symptoms());
+        return Looks::of(
+            $this->knowledge,
+            array_fill_keys($closed, true),
+            array_fill_keys($off, true),
+            $this->evidence->symptoms(),
+        );
     }
 
     /**
-     * What is not answered yet. Nothing runs before what it is safe by was looked at and found right; to pass that over is no leave to run it. Nor
-     * does anything run while something on the machine stands against it.
+     * What is not answered yet. Nothing runs before what it is safe by was looked at and found right; to pass that over
+     * is no leave to run it. Nor does anything run while something on the machine stands against it.
      *
      * @return list<string>
      */
@@ -101,12 +124,18 @@ final readonly class Troubleshooter
         $open = [];
         // At the machine people said what they came with; at the other end of a line they are asked.
         foreach ($byPhone ? $this->knowledge->symptoms : [] as $symptom) {
-            if (! isset($this->evidence->seen[$symptom->value]) && ! in_array($symptom->value, $this->evidence->skipped, true)) {
+            if (
+                ! isset($this->evidence->seen[$symptom->value])
+                && ! in_array($symptom->value, $this->evidence->skipped, true)
+            ) {
                 $open[] = $symptom->value;
             }
         }
         foreach ($this->knowledge->checks as $check) {
-            if ($this->isOpen($check, $byPhone) && ! ($check->effort->runs && ($this->unsafe() !== [] || $this->evidence->against !== []))) {
+            if (
+                $this->isOpen($check, $byPhone)
+                && ! ($check->effort->runs && ($this->unsafe() !== [] || $this->evidence->against !== []))
+            ) {
                 $open[] = $check->key;
             }
         }
@@ -116,19 +145,31 @@ final readonly class Troubleshooter
 
     private function isOpen(Check $check, bool $byPhone): bool
     {
-        return ! $check->isOnFile && ! isset($this->evidence->seen[$check->key]) && ! in_array($check->key, $this->evidence->skipped, true) && (! $byPhone || $check->isForThePhone());
+        return ! $check->isOnFile
+            && ! isset($this->evidence->seen[$check->key])
+            && ! in_array($check->key, $this->evidence->skipped, true)
+            && (! $byPhone || $check->isForThePhone());
     }
 
     /** @return list<string> what must be right before it runs, and is not known to be */
     private function unsafe(): array
     {
-        return array_values(array_map(static fn (Check $one): string => lcfirst($one->label), array_filter($this->knowledge->checks, fn (Check $one): bool => $one->effort->isSafety && $this->evidence->answer($one->key) !== Check::RIGHT)));
+        return array_values(array_map(
+            static fn (Check $one): string => lcfirst($one->label),
+            array_filter(
+                $this->knowledge->checks,
+                fn (Check $one): bool => $one->effort->isSafety && $this->evidence->answer($one->key) !== Check::RIGHT,
+            ),
+        ));
     }
 
     /** A look that comes before anything runs, or is put right and tried; null where all are made. */
     private function safety(bool $byPhone): ?string
     {
-        return array_key_first(array_filter($this->knowledge->checks, fn (Check $one): bool => $one->effort->isSafety && $this->isOpen($one, $byPhone)));
+        return array_key_first(array_filter(
+            $this->knowledge->checks,
+            fn (Check $one): bool => $one->effort->isSafety && $this->isOpen($one, $byPhone),
+        ));
     }
 
     private function minutes(string $question, ?string $coverOff = null): float
@@ -137,7 +178,8 @@ final readonly class Troubleshooter
 
         return match (true) {
             $check === null => self::ASKING,
-            $check->effort->cover === null, $check->effort->cover === $coverOff, in_array($check->effort->cover, $this->evidence->coversOff, true) => $check->minutes,
+            $check->effort->cover === null, $check->effort->cover === $coverOff,
+            in_array($check->effort->cover, $this->evidence->coversOff, true) => $check->minutes,
             default => $check->minutes + $check->effort->coverMinutes,
         };
     }
@@ -145,7 +187,10 @@ final readonly class Troubleshooter
     /** Minutes that are left on average after this question, if causes are then looked at in their order. */
     private function afterOne(Belief $belief, string $question, ?string $before = null): float
     {
-        $looks = $this->looks($before === null ? [$question] : [$before, $question], $this->cover($question) ?? $this->cover($before));
+        $looks = $this->looks(
+            $before === null ? [$question] : [$before, $question],
+            $this->cover($question) ?? $this->cover($before),
+        );
         $left = 0.0;
         foreach ($belief->answers($question) as $answer => $chance) {
             $left += $chance < self::UNLIKELY ? 0.0 : $chance * $belief->after($question, $answer)->minutesLeft($looks);
@@ -170,7 +215,12 @@ final readonly class Troubleshooter
             $after = $this->belief->after($question, $answer);
             $least = $after->minutesLeft($looks);
             foreach ($seconds as $second) {
-                $least = $second === $question ? $least : min($least, $this->minutes($second, $this->cover($question)) + $this->afterOne($after, $second, $question));
+                $least = $second === $question
+                    ? $least
+                    : min(
+                        $least,
+                        $this->minutes($second, $this->cover($question)) + $this->afterOne($after, $second, $question),
+                    );
             }
             $left += $chance * $least;
         }
@@ -195,9 +245,21 @@ final readonly class Troubleshooter
             $check?->effort->isSafety === true => 'It comes before anything is put right and tried',
             default => 'A short look that tells a little',
         }
-            .($check?->effort->cover === null || in_array($check->effort->cover, $this->evidence->coversOff, true) ? '' : ", with the {$check->effort->cover} to take off").'.';
+            .($check?->effort->cover === null || in_array($check->effort->cover, $this->evidence->coversOff, true)
+                ? ''
+                : ", with the {$check->effort->cover} to take off")
+                .'.';
 
-        return new NextStep($check === null ? StepKind::Ask : StepKind::Check, $question, $check === null ? Symptom::from($question)->words().'?' : "{$check->label}: ".lcfirst($check->how), $why, $minutes, $expected, $this->meanings($question), $check?->effort->runs === true ? $this->beforeItRuns() : null);
+        return new NextStep(
+            $check === null ? StepKind::Ask : StepKind::Check,
+            $question,
+            $check === null ? Symptom::from($question)->words().'?' : "{$check->label}: ".lcfirst($check->how),
+            $why,
+            $minutes,
+            $expected,
+            $this->meanings($question),
+            $check?->effort->runs === true ? $this->beforeItRuns() : null,
+        );
     }
 
     /** What the check always shows, where that is the likeliest of all that is looked for. */
@@ -214,14 +276,24 @@ final readonly class Troubleshooter
         return null;
     }
 
-    /** Nothing runs with its covers off, before what it is safe by is right, or while the rest of the machine stands against it. */
+    /**
+     * Nothing runs with its covers off, before what it is safe by is right, or while the rest of the machine stands
+     * against it.
+     */
     private function beforeItRuns(): ?string
     {
         $unsafe = $this->unsafe();
         $said = [
-            ...($this->evidence->coversOff === [] ? [] : ['Back on before it runs: the '.implode(' and the ', array_unique($this->evidence->coversOff)).', with guards, springs and belt.']),
+            ...($this->evidence->coversOff === []
+                ? []
+                : [
+                    'Back on before it runs: the '.implode(' and the ', array_unique($this->evidence->coversOff))
+                        .', with guards, springs and belt.',
+                ]),
             ...($unsafe === [] ? [] : ['Right before it runs: '.implode(' and ', $unsafe).'.']),
-            ...($this->evidence->against === [] ? [] : ['Put right before it runs: '.implode(' ', $this->evidence->against)]),
+            ...($this->evidence->against === []
+                ? []
+                : ['Put right before it runs: '.implode(' ', $this->evidence->against)]),
         ];
 
         return $said === [] ? null : implode(' ', $said);
@@ -235,7 +307,9 @@ final readonly class Troubleshooter
             $after = $this->belief->after($question, $answer)->chances();
             arsort($after);
             $first = array_key_first($after);
-            $meanings[$answer] = $chance < self::UNLIKELY || $first === null ? 'That would contradict what is known.' : "{$this->knowledge->causes[$first]->label} is then likeliest, ".self::percent($after[$first]).'.';
+            $meanings[$answer] = $chance < self::UNLIKELY || $first === null
+                ? 'That would contradict what is known.'
+                : "{$this->knowledge->causes[$first]->label} is then likeliest, ".self::percent($after[$first]).'.';
         }
 
         return $meanings;
@@ -253,13 +327,26 @@ final readonly class Troubleshooter
         $best ??= Cause::other([]);
         $isCheap = $chances[$best->key] < 0.5;
 
-        return $best->key === Cause::OTHER ? $this->unexplained($now) : new NextStep(StepKind::Cure, $best->key, $best->cure,
-            $isCheap ? 'To try it costs less than to look further: '.self::about($best->minutes).', and '.self::percent($chances[$best->key]).' that it is that.' : "{$best->label} is likeliest, ".self::percent($chances[$best->key]).'.', $best->minutes, $now, before: $this->beforeItRuns());
+        return $best->key === Cause::OTHER
+            ? $this->unexplained($now)
+            : new NextStep(StepKind::Cure, $best->key, $best->cure,
+                $isCheap
+                    ? 'To try it costs less than to look further: '.self::about($best->minutes).', and '
+                        .self::percent($chances[$best->key]).' that it is that.'
+                    : "{$best->label} is likeliest, ".self::percent($chances[$best->key]).'.',
+                $best->minutes, $now, before: $this->beforeItRuns());
     }
 
     private function unexplained(float $now): NextStep
     {
-        return new NextStep(StepKind::Unexplained, Cause::OTHER, $this->knowledge->causes[Cause::OTHER]->cure, 'None of what is listed explains what was seen.', $this->knowledge->causes[Cause::OTHER]->minutes, $now);
+        return new NextStep(
+            StepKind::Unexplained,
+            Cause::OTHER,
+            $this->knowledge->causes[Cause::OTHER]->cure,
+            'None of what is listed explains what was seen.',
+            $this->knowledge->causes[Cause::OTHER]->minutes,
+            $now,
+        );
     }
 
     private static function about(float $minutes): string

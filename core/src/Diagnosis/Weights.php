@@ -4,13 +4,19 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Diagnosis;
 
-/** How often each cause was at the bottom of it in this workshop; what it counted moves the chances the trade starts from. */
+/**
+ * How often each cause was at the bottom of it in this workshop; what it counted moves the chances the trade starts
+ * from.
+ */
 final readonly class Weights
 {
     /** Jobs of one's own that weigh as much as the trade's word (ours). */
     private const WORTH = 20;
 
-    /** What the chances of a family's causes come to together, about; what a cause would have that was found in every job (ours). */
+    /**
+     * What the chances of a family's causes come to together, about; what a cause would have that was found in every
+     * job (ours).
+     */
     private const ALL = 0.25;
 
     /**
@@ -39,11 +45,15 @@ final readonly class Weights
         return array_sum($this->found);
     }
 
-    /** The chance of a cause before anything is known of this machine: the trade's word and what workshops counted, weighed. */
+    /**
+     * The chance of a cause before anything is known of this machine: the trade's word and what workshops counted,
+     * weighed.
+     */
     public function chance(Cause $cause): float
     {
         $jobs = ($this->found[$cause->key] ?? 0) + ($this->elsewhere[$cause->key] ?? 0);
 
-        return (self::WORTH * $cause->commonness->chance() + $jobs * self::ALL) / (self::WORTH + $this->total() + array_sum($this->elsewhere));
+        return (self::WORTH * $cause->commonness->chance()
+            + $jobs * self::ALL) / (self::WORTH + $this->total() + array_sum($this->elsewhere));
     }
 }

@@ -52,7 +52,10 @@ final class OutOfRange extends DomainException implements CoreError
 
     public static function thread(string $name): self
     {
-        return new self(Quoted::text($name).' is not a thread in the table. Write it as M8, M8 x 1.25, 1/4-20 or 5/16-18, or enter the pitch in mm.');
+        return new self(
+            Quoted::text($name)
+                .' is not a thread in the table. Write it as M8, M8 x 1.25, 1/4-20 or 5/16-18, or enter the pitch in mm.',
+        );
     }
 
     public static function tooFew(string $what, int $have, int $need): self
@@ -62,7 +65,9 @@ final class OutOfRange extends DomainException implements CoreError
 
     public static function outcome(string $setting, string $wanted): self
     {
-        return new self("At {$setting}, {$wanted} is wanted, but it is not one of the things that can be told apart there.");
+        return new self(
+            "At {$setting}, {$wanted} is wanted, but it is not one of the things that can be told apart there.",
+        );
     }
 
     public static function sight(string $label, float $low, float $high): self
@@ -72,7 +77,9 @@ final class OutOfRange extends DomainException implements CoreError
 
     public static function sightAnywhere(string $label): self
     {
-        return new self("{$label} would be seen wherever the arm stands. Say from where or to where, or that it proves nothing.");
+        return new self(
+            "{$label} would be seen wherever the arm stands. Say from where or to where, or that it proves nothing.",
+        );
     }
 
     public static function ways(string $both): self
@@ -92,7 +99,9 @@ final class OutOfRange extends DomainException implements CoreError
 
     public static function pull(float $pull, float $release): self
     {
-        return new self("It took {$pull} N to pull and {$release} N as it was let back: friction works against both, so the pull is the greater. Read both again at the same place.");
+        return new self(
+            "It took {$pull} N to pull and {$release} N as it was let back: friction works against both, so the pull is the greater. Read both again at the same place.",
+        );
     }
 
     public static function probability(float $p): self

@@ -14,7 +14,8 @@ final readonly class AdjusterFacts
      * @param  array<string, Steps|null>  $positions  by adjuster; null is unknown
      * @param  array<string, Steps|null>  $home  where each stood before anyone touched it
      * @param  array<string, true>  $touched  adjusters moved in this job
-     * @param  array<string, true>  $loosened  adjusters turned, slackened or fitted in this job, which are locked in the end
+     * @param  array<string, true>  $loosened  adjusters turned, slackened or fitted in this job, which are locked in
+     *     the end
      * @param  array<string, true>  $locked  adjusters locked since they were loosened
      * @param  array<string, ThreadNoted>  $threads  the first thread reading of each adjuster
      * @param  array<string, list<string>>  $guides  steps done of the guided sequence last begun, by adjuster

@@ -19,7 +19,10 @@ use VividPull\Core\Log\ThreadState;
 use VividPull\Core\Procedure\Guide;
 use VividPull\Core\Quantity\Steps;
 
-/** Where each adjuster stands and what was done to it: moves, threads, locks, covers and guided steps, one after the other. */
+/**
+ * Where each adjuster stands and what was done to it: moves, threads, locks, covers and guided steps, one after the
+ * other.
+ */
 final class Adjusters
 {
     /** @var array<string, Steps|null> */
@@ -70,7 +73,12 @@ final class Adjusters
         unset($this->seized[$id], $this->locked[$id]);
         $this->unseen->note(self::place($id), $move);
 
-        return new MoveMade($move, $now, $beyond, $this->unseen->before($move, UnseenChanges::STANDS, UnseenChanges::SPEED) !== null);
+        return new MoveMade(
+            $move,
+            $now,
+            $beyond,
+            $this->unseen->before($move, UnseenChanges::STANDS, UnseenChanges::SPEED) !== null,
+        );
     }
 
     /** Whether it was loose until now; null where the lock does not count, for somebody turned it meanwhile. */
@@ -85,7 +93,9 @@ final class Adjusters
         return $wasLoose;
     }
 
-    /** A thread read before the adjuster was first moved is its home mark; a later one only corrects where it stands. */
+    /**
+     * A thread read before the adjuster was first moved is its home mark; a later one only corrects where it stands.
+     */
     public function note(ThreadNoted $thread): void
     {
         $id = $thread->adjuster;
@@ -109,7 +119,10 @@ final class Adjusters
     public function free(): void
     {
         $this->seized = [];
-        $this->threads = array_filter($this->threads, static fn (ThreadNoted $one): bool => $one->state !== ThreadState::Seized);
+        $this->threads = array_filter(
+            $this->threads,
+            static fn (ThreadNoted $one): bool => $one->state !== ThreadState::Seized,
+        );
     }
 
     /**
@@ -120,7 +133,11 @@ final class Adjusters
     public function giveAllSlack(Run $run, Entry $by, ?string $cable = null): void
     {
         foreach ($cable === null ? $run->playAdjusters() : $run->adjusters() as $id => $adjuster) {
-            if (($cable !== null && $run->cableOf($id)?->id !== $cable) || $adjuster->kind()->sets() !== AdjustedQuantity::Play || ! $adjuster->kind()->isThreaded()) {
+            if (
+                ($cable !== null && $run->cableOf($id)?->id !== $cable)
+                || $adjuster->kind()->sets() !== AdjustedQuantity::Play
+                || ! $adjuster->kind()->isThreaded()
+            ) {
                 continue;
             }
             $end = $adjuster->sense()->slackEnd($adjuster->travel());
@@ -136,7 +153,9 @@ final class Adjusters
     public function guide(GuideStepDone $step, Adjuster $adjuster): void
     {
         $done = $this->guides[$step->adjuster] ?? [];
-        $this->guides[$step->adjuster] = count($done) >= count(Guide::of($adjuster->kind())) ? [$step->key] : [...$done, $step->key];
+        $this->guides[$step->adjuster] = count($done) >= count(Guide::of($adjuster->kind()))
+            ? [$step->key]
+            : [...$done, $step->key];
     }
 
     /** What was known of the one in whose place it stands is forgotten. */
@@ -148,9 +167,21 @@ final class Adjusters
             // Where the new one lies under none, the cover is still off the machine.
             unset($this->coversOff[$old]);
         }
-        unset($this->positions[$old], $this->home[$old], $this->touched[$old], $this->loosened[$old], $this->locked[$old], $this->threads[$old], $this->guides[$old], $this->seized[$old]);
+        unset(
+            $this->positions[$old],
+            $this->home[$old],
+            $this->touched[$old],
+            $this->loosened[$old],
+            $this->locked[$old],
+            $this->threads[$old],
+            $this->guides[$old],
+            $this->seized[$old],
+        );
         $this->positions[$new] = $this->home[$new] = null;
-        if ($fitted->adjuster->kind()->sets() !== AdjustedQuantity::Nothing && Guide::of($fitted->adjuster->kind()) === []) {
+        if (
+            $fitted->adjuster->kind()->sets() !== AdjustedQuantity::Nothing
+            && Guide::of($fitted->adjuster->kind()) === []
+        ) {
             $this->loosened[$new] = true;
         }
     }
@@ -173,7 +204,17 @@ final class Adjusters
 
     public function facts(): AdjusterFacts
     {
-        return new AdjusterFacts($this->positions, $this->home, $this->touched, $this->loosened, $this->locked, $this->threads, $this->guides, $this->coversOff, $this->seized);
+        return new AdjusterFacts(
+            $this->positions,
+            $this->home,
+            $this->touched,
+            $this->loosened,
+            $this->locked,
+            $this->threads,
+            $this->guides,
+            $this->coversOff,
+            $this->seized,
+        );
     }
 
     /** Where an adjuster stands, as something that somebody changes. */

@@ -25,7 +25,8 @@ final readonly class AnswerFacts
      * @param  list<PartFitted>  $parts
      * @param  array<string, Checked>  $foundChecks  answers given before anything was moved, by key and pose
      * @param  list<TriedProof>  $tried  every answer to a proof, those before a move as well
-     * @param  list<array{Entry, Person}>  $overtaken  answers that do not count, for their author had not seen what this person did
+     * @param  list<array{Entry, Person}>  $overtaken  answers that do not count, for their author had not seen what
+     *     this person did
      */
     public function __construct(
         public array $confirmed,

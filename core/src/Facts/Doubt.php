@@ -13,8 +13,9 @@ use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Statistics\StudentDistribution;
 
 /**
- * A question about a reading, put before it is kept as evidence: it does not go with the others of its group, it jumped with nothing
- * moved in between, or it is more than the control can do. Taken back, stood by, or outnumbered by further readings, it is settled.
+ * A question about a reading, put before it is kept as evidence: it does not go with the others of its group, it jumped
+ * with nothing moved in between, or it is more than the control can do. Taken back, stood by, or outnumbered by further
+ * readings, it is settled.
  */
 final readonly class Doubt
 {
@@ -42,9 +43,16 @@ final readonly class Doubt
             return new self($last, self::listed($readings).' do not go together: misread?');
         }
         $odd = $readings[$agreement->odd[0]];
-        $others = array_sum(array_map(static fn (int $place): float => $readings[$place]->mm, $agreement->kept)) / count($agreement->kept);
+        $others = array_sum(array_map(
+            static fn (int $place): float => $readings[$place]->mm,
+            $agreement->kept,
+        )) / count($agreement->kept);
 
-        return new self($odd, "{$odd->entered} does not go with the others: ".(self::isTenfold($odd->mm, $others) ? 'a slipped decimal point?' : 'misread?'));
+        return new self(
+            $odd,
+            "{$odd->entered} does not go with the others: "
+                .(self::isTenfold($odd->mm, $others) ? 'a slipped decimal point?' : 'misread?'),
+        );
     }
 
     /**
@@ -58,7 +66,11 @@ final readonly class Doubt
         $most = self::farthest($run, $readings[0]);
         foreach ($readings as $reading) {
             if ($most !== null && $reading->mm > $most && ! isset($upheld[$reading->stamp->id])) {
-                return new self($reading, "{$reading->entered} is more than this control can move at the {$reading->point->label()}, ".Figure::length($most).' by its distances: misread?');
+                return new self(
+                    $reading,
+                    "{$reading->entered} is more than this control can move at the {$reading->point->label()}, "
+                        .Figure::length($most).' by its distances: misread?',
+                );
             }
         }
 
@@ -72,14 +84,25 @@ final readonly class Doubt
      */
     public static function jumped(ReadingGroup $before, ReadingGroup $now, array $upheld): ?self
     {
-        if (array_filter($now->readings, static fn (ReadingTaken $one): bool => isset($upheld[$one->stamp->id])) !== []) {
+        if (array_filter(
+            $now->readings,
+            static fn (ReadingTaken $one): bool => isset($upheld[$one->stamp->id]),
+        ) !== []) {
             return null;
         }
-        if (self::differ($now, $before->found->mean, $before->found->standardOfDifference(), $before->found->freedom())) {
+        if (self::differ(
+            $now,
+            $before->found->mean,
+            $before->found->standardOfDifference(),
+            $before->found->freedom(),
+        )) {
             return self::wasBefore($before->found->mean, $now);
         }
         // What somebody stood by is not lost in a mean with what else was read: it stands for itself.
-        $single = hypot($before->pooled->deviation, Uncertainty::ofResolution($before->instrument, $before->instrument->resolution));
+        $single = hypot(
+            $before->pooled->deviation,
+            Uncertainty::ofResolution($before->instrument, $before->instrument->resolution),
+        );
         foreach ($before->readings as $one) {
             if (isset($upheld[$one->stamp->id]) && self::differ($now, $one->mm, $single, $before->pooled->freedom)) {
                 return self::wasBefore($one->mm, $now);
@@ -93,13 +116,24 @@ final readonly class Doubt
     {
         $u = hypot($standard, $now->found->standardOfDifference());
 
-        return $u > 0.0 && 2 * (1 - StudentDistribution::cumulative(abs($now->found->mean - $before) / $u, max(1.0, min($freedom, $now->found->freedom())))) < self::JUMP;
+        return $u > 0.0
+            && 2 * (1
+                - StudentDistribution::cumulative(
+                    abs($now->found->mean - $before) / $u,
+                    max(1.0, min($freedom, $now->found->freedom())),
+                )) < self::JUMP;
     }
 
     private static function wasBefore(float $before, ReadingGroup $now): self
     {
-        return new self($now->last(), 'Read '.Figure::length($before).' before and '.Figure::length($now->found->mean).' now, and nothing was moved in between: '
-            .(self::isTenfold($now->found->mean, $before) ? 'a slipped decimal point?' : 'misread, or did something slip?'));
+        return new self(
+            $now->last(),
+            'Read '.Figure::length($before).' before and '.Figure::length($now->found->mean)
+                .' now, and nothing was moved in between: '
+                .(self::isTenfold($now->found->mean, $before)
+                    ? 'a slipped decimal point?'
+                    : 'misread, or did something slip?'),
+        );
     }
 
     private static function farthest(Run $run, ReadingTaken $reading): ?float

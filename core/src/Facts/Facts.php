@@ -40,7 +40,10 @@ final readonly class Facts
         return $pose === null ? $key : "{$key}/{$pose}";
     }
 
-    /** The adjuster whose guided sequence is begun and not yet at its end; a last step that waits for the cable keeps nothing waiting. */
+    /**
+     * The adjuster whose guided sequence is begun and not yet at its end; a last step that waits for the cable keeps
+     * nothing waiting.
+     */
     public function guideUnderWay(Run $run): ?Adjuster
     {
         foreach (array_keys($this->adjusters->guides) as $id) {
@@ -65,7 +68,10 @@ final readonly class Facts
     public function isVoidedByLock(): bool
     {
         return $this->adjusters->locked !== [] && $this->readings->setting > $this->readings->movedAt
-            && array_filter($this->readings->groups, fn (ReadingGroup $group): bool => $group->at->setting >= $this->readings->movedAt) !== [];
+            && array_filter(
+                $this->readings->groups,
+                fn (ReadingGroup $group): bool => $group->at->setting >= $this->readings->movedAt,
+            ) !== [];
     }
 
     /** Whether it will not turn: nothing is planned with it until it is freed, or turned after all. */
@@ -83,6 +89,7 @@ final readonly class Facts
     /** Whether this answer passes: as the book has it, or, in a matter of taste, as the rider wants it. */
     public function passes(Proof $proof, Checked $given): bool
     {
-        return $proof->passes($given->answer) || ($proof->tolerates($given->answer) && $this->chosen->wish?->bite === $given->answer);
+        return $proof->passes($given->answer)
+            || ($proof->tolerates($given->answer) && $this->chosen->wish?->bite === $given->answer);
     }
 }

@@ -10,5 +10,10 @@ use VividPull\Core\Quantity\Steps;
 /** A move as replayed: where the adjuster stood after it, or null where that is not known. */
 final readonly class MoveMade
 {
-    public function __construct(public Moved $entry, public ?Steps $stoodAt, public bool $beyondThread, public bool $crossed) {}
+    public function __construct(
+        public Moved $entry,
+        public ?Steps $stoodAt,
+        public bool $beyondThread,
+        public bool $crossed,
+    ) {}
 }

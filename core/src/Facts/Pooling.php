@@ -14,7 +14,9 @@ use VividPull\Core\Measurement\Repeatability;
  */
 final readonly class Pooling
 {
-    /** From here on a person's own history stands alone; below it, it is put together with what is usual for the kind. */
+    /**
+     * From here on a person's own history stands alone; below it, it is put together with what is usual for the kind.
+     */
     private const ENOUGH = 5.0;
 
     /**
@@ -27,13 +29,21 @@ final readonly class Pooling
         foreach ($groups as $group) {
             // What was misread, or is still asked about, says nothing of how a hand repeats.
             $values = array_map(static fn (ReadingTaken $reading): float => $reading->mm,
-                array_filter($group->readings, static fn (ReadingTaken $reading): bool => ! in_array($reading, $group->leftOut, true)));
+                array_filter(
+                    $group->readings,
+                    static fn (ReadingTaken $reading): bool => ! in_array($reading, $group->leftOut, true),
+                ));
             if (count($values) < 2 || $group->doubt !== null) {
                 continue;
             }
             $mean = array_sum($values) / count($values);
             $key = "{$group->first()->stamp->by->id}/{$group->instrument->id}";
-            $sums[$key] ??= ['person' => $group->first()->stamp->by->id, 'instrument' => $group->instrument->id, 'squares' => 0.0, 'freedom' => 0];
+            $sums[$key] ??= [
+                'person' => $group->first()->stamp->by->id,
+                'instrument' => $group->instrument->id,
+                'squares' => 0.0,
+                'freedom' => 0,
+            ];
             $sums[$key]['squares'] += array_sum(array_map(static fn (float $mm): float => ($mm - $mean) ** 2, $values));
             $sums[$key]['freedom'] += count($values) - 1;
         }

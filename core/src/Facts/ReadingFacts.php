@@ -21,7 +21,10 @@ final readonly class ReadingFacts
         public int $setting,
         /** The setting that the last move, or the last guided step, made; a lock makes a newer one. */
         public int $movedAt,
-        /** The setting that something else than a turn made last: put right, fitted, a cable replaced; 0 where nothing was. */
+        /**
+         * The setting that something else than a turn made last: put right, fitted, a cable replaced; 0 where nothing
+         * was.
+         */
         public int $changedAt,
         /** The series from which the ratio starts over, since a part of it is new; 0 where none is. */
         public int $ratioFrom,

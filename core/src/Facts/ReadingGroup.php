@@ -13,7 +13,10 @@ use VividPull\Core\Measurement\Repeatability;
 use VividPull\Core\Measurement\Uncertainty;
 use VividPull\Core\Spec\Spec;
 
-/** Readings alike in every respect, with nothing moved between them, whatever else was read meanwhile. Verdicts are on groups. */
+/**
+ * Readings alike in every respect, with nothing moved between them, whatever else was read meanwhile. Verdicts are on
+ * groups.
+ */
 final readonly class ReadingGroup
 {
     /**
@@ -48,10 +51,18 @@ final readonly class ReadingGroup
         $pooled = $standing->repeatability($readings[0]->stamp->by, $instrument);
         $values = array_column($readings, 'mm');
         $step = self::step($readings, $instrument);
-        $stoodBy = $upheld === [] ? [] : array_keys(array_filter($readings, static fn (ReadingTaken $one): bool => isset($upheld[$one->stamp->id])));
+        $stoodBy = $upheld === []
+            ? []
+            : array_keys(array_filter(
+                $readings,
+                static fn (ReadingTaken $one): bool => isset($upheld[$one->stamp->id]),
+            ));
         $marks = Uncertainty::ofResolution($instrument, $step);
-        $agreement = Agreement::isPlain($values, $pooled, $marks) ? null : Agreement::of($values, $stoodBy, $pooled, $marks);
-        $doubt = $beyond ?? ($agreement === null || $agreement->isSettled() ? null : Doubt::ofGroup($readings, $agreement));
+        $agreement = Agreement::isPlain($values, $pooled, $marks)
+            ? null
+            : Agreement::of($values, $stoodBy, $pooled, $marks);
+        $doubt = $beyond
+            ?? ($agreement === null || $agreement->isSettled() ? null : Doubt::ofGroup($readings, $agreement));
         $odd = $agreement === null || $agreement->kept === [] ? [] : $agreement->odd;
         $together = $stoodBy === [] || $doubt !== null || Agreement::of($values, [], $pooled, $marks)->odd === [];
         $kept = $odd === [] ? $values : array_values(array_diff_key($values, array_flip($odd)));
@@ -77,7 +88,11 @@ final readonly class ReadingGroup
     {
         $step = $instrument->inchMarks === null ? $instrument->resolution : 0.0;
         foreach ($readings as $reading) {
-            $step = max($step, $reading->writtenStep, $instrument->inchMarks === null ? 0.0 : $instrument->marksFor($reading->isInInches()));
+            $step = max(
+                $step,
+                $reading->writtenStep,
+                $instrument->inchMarks === null ? 0.0 : $instrument->marksFor($reading->isInInches()),
+            );
         }
 
         return $step;
@@ -86,12 +101,30 @@ final readonly class ReadingGroup
     /** The same, asked about: it jumped, or cannot be. */
     public function doubted(Doubt $doubt): self
     {
-        return new self($this->readings, $this->leftOut, $doubt, $this->found, $this->instrument, $this->pooled, $this->at, $this->convertedFrom);
+        return new self(
+            $this->readings,
+            $this->leftOut,
+            $doubt,
+            $this->found,
+            $this->instrument,
+            $this->pooled,
+            $this->at,
+            $this->convertedFrom,
+        );
     }
 
     public function converted(float $factor, float $relative): self
     {
-        return new self($this->readings, $this->leftOut, $this->doubt, $this->found->scaled($factor, $relative), $this->instrument, $this->pooled, $this->at, $this->first()->point);
+        return new self(
+            $this->readings,
+            $this->leftOut,
+            $this->doubt,
+            $this->found->scaled($factor, $relative),
+            $this->instrument,
+            $this->pooled,
+            $this->at,
+            $this->first()->point,
+        );
     }
 
     /** Whether it speaks of this point, read there or converted to it. */
@@ -110,7 +143,9 @@ final readonly class ReadingGroup
         return $this->readings[count($this->readings) - 1];
     }
 
-    /** The day its instrument should have been calibrated by, where it was read after that day; null where it was not. */
+    /**
+     * The day its instrument should have been calibrated by, where it was read after that day; null where it was not.
+     */
     public function overdueSince(): ?string
     {
         $due = $this->instrument->calibration?->due;
@@ -119,8 +154,8 @@ final readonly class ReadingGroup
     }
 
     /**
-     * Zero, or so near it that no play has been shown: such a group places nothing. Three small readings that happen to agree
-     * are no nearer to the truth than the person usually is.
+     * Zero, or so near it that no play has been shown: such a group places nothing. Three small readings that happen to
+     * agree are no nearer to the truth than the person usually is.
      */
     public function isTaut(): bool
     {
@@ -130,7 +165,9 @@ final readonly class ReadingGroup
     /** Whether two groups, with nothing moved between them, should show the same. */
     public function isComparableTo(self $other, Spec $spec): bool
     {
-        return $this->at->setting === $other->at->setting && $this->at->series === $other->at->series && $this->first()->isOfSame($other->first(), $spec)
+        return $this->at->setting === $other->at->setting
+            && $this->at->series === $other->at->series
+            && $this->first()->isOfSame($other->first(), $spec)
             && ! $this->at->crossed && ! $other->at->crossed;
     }
 }

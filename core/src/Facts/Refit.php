@@ -14,7 +14,8 @@ use VividPull\Core\Spec\OutcomeTable;
 use VividPull\Core\Spec\Spec;
 
 /**
- * The order of work: what was taken off for safety is put back before anything is run. A throttle's boots stay open until it was swept.
+ * The order of work: what was taken off for safety is put back before anything is run. A throttle's boots stay open
+ * until it was swept.
  */
 final readonly class Refit
 {
@@ -22,7 +23,12 @@ final readonly class Refit
      * @param  array<string, mixed>  $coversOff  by the adjuster under it
      * @param  array<string, mixed>  $confirmed  by the key of its step
      */
-    public function __construct(private Spec $spec, private Run $run, private array $coversOff, private array $confirmed) {}
+    public function __construct(
+        private Spec $spec,
+        private Run $run,
+        private array $coversOff,
+        private array $confirmed,
+    ) {}
 
     public static function of(Spec $spec, Run $run, Facts $facts): self
     {
@@ -35,8 +41,14 @@ final readonly class Refit
         $family = Families::of($this->spec->family);
 
         return ($this->spec->other(OutcomeTable::class) !== null && $family->runsItsTable())
-            || array_filter($this->spec->proofs($this->run), static fn (Proof $proof): bool => $proof->running === Running::Refitted) !== []
-            || array_filter($family->measures($this->spec), static fn (Measure $measure): bool => $measure->running === Running::Refitted) !== [];
+            || array_filter(
+                $this->spec->proofs($this->run),
+                static fn (Proof $proof): bool => $proof->running === Running::Refitted,
+            ) !== []
+            || array_filter(
+                $family->measures($this->spec),
+                static fn (Measure $measure): bool => $measure->running === Running::Refitted,
+            ) !== [];
     }
 
     /**
@@ -51,20 +63,31 @@ final readonly class Refit
             return [];
         }
         $covers = array_values(array_unique($this->coversOff()));
-        $steps = $asFound ? [] : array_filter(Families::of($this->spec->family)->refit(), fn (Step $step): bool => ! isset($this->confirmed[$step->key]));
+        $steps = $asFound
+            ? []
+            : array_filter(
+                Families::of($this->spec->family)->refit(),
+                fn (Step $step): bool => ! isset($this->confirmed[$step->key]),
+            );
 
-        return [...array_map(static fn (string $cover): string => "{$cover} back on", $covers), ...array_values(array_map(static fn (Step $step): string => lcfirst($step->label), $steps))];
+        return [
+            ...array_map(static fn (string $cover): string => "{$cover} back on", $covers),
+            ...array_values(array_map(static fn (Step $step): string => lcfirst($step->label), $steps)),
+        ];
     }
 
     /**
-     * Covers that are off and that nothing of this machine may run without, also for another of its controls. A throttle is swept with its
-     * own covers off, so they harm nobody.
+     * Covers that are off and that nothing of this machine may run without, also for another of its controls. A
+     * throttle is swept with its own covers off, so they harm nobody.
      *
      * @return list<string> their names
      */
     public function coversThatMustBeOn(): array
     {
-        $runsOpen = array_filter($this->spec->proofs($this->run), static fn (Proof $proof): bool => $proof->running === Running::Open) !== [];
+        $runsOpen = array_filter(
+            $this->spec->proofs($this->run),
+            static fn (Proof $proof): bool => $proof->running === Running::Open,
+        ) !== [];
 
         return $runsOpen ? [] : array_values(array_unique($this->coversOff()));
     }
@@ -76,8 +99,8 @@ final readonly class Refit
     }
 
     /**
-     * @return list<string> keys of what a change undoes: after it all is put back again before anything is run, and tools are looked for again
-     *                      before it is signed
+     * @return list<string> keys of what a change undoes: after it all is put back again before anything is run, and
+     *     tools are looked for again before it is signed
      */
     public static function keys(Spec $spec): array
     {

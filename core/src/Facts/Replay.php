@@ -222,16 +222,29 @@ final class Replay
             $entry instanceof GuideStepDone => $this->guide($entry),
             $entry instanceof PartFitted => $this->fit($entry),
             $entry instanceof AdjusterFitted => $this->fitAdjuster($entry),
-            $entry instanceof LeftByChoice => $this->byChoice = $this->unseen->overtook($entry, UnseenChanges::STANDS) ? null : $entry,
+            $entry instanceof LeftByChoice => $this->byChoice = $this->unseen->overtook($entry, UnseenChanges::STANDS)
+                ? null
+                : $entry,
             $entry instanceof Noted => $this->notes[] = $entry,
             $entry instanceof Joined => $this->joined[$entry->stamp->by->id] = $entry->stamp->by,
             $entry instanceof Complained => $this->complain($entry),
-            $entry instanceof Tagged => $this->tag = new StandingTag($entry->reason, $entry->stamp->at, $entry->stamp->by->name),
+            $entry instanceof Tagged => $this->tag = new StandingTag(
+                $entry->reason,
+                $entry->stamp->at,
+                $entry->stamp->by->name,
+            ),
             $entry instanceof Untagged => $this->tag = null,
             $entry instanceof Closed => $this->closed = $entry,
-            $entry instanceof ReadEnough => $this->enough += $this->unseen->overtook($entry, UnseenChanges::STANDS, UnseenChanges::LOCKED) ? [] : [ReadEnough::place($entry->point, $entry->pose) => $entry],
+            $entry instanceof ReadEnough => $this->enough += $this->unseen->overtook(
+                $entry,
+                UnseenChanges::STANDS,
+                UnseenChanges::LOCKED,
+            )
+                ? []
+                : [ReadEnough::place($entry->point, $entry->pose) => $entry],
             // The log itself carries these out, or they only begin it.
-            $entry instanceof Opened, $entry instanceof Amended, $entry instanceof ReadingUpheld, $entry instanceof Voided => null,
+            $entry instanceof Opened, $entry instanceof Amended, $entry instanceof ReadingUpheld,
+            $entry instanceof Voided => null,
         };
     }
 
@@ -263,7 +276,13 @@ final class Replay
         $group = ReadingGroup::of(
             $this->gathering,
             $this->log->opened->standing,
-            new ReadAt($isOfSecond ? $this->secondSlack : $this->slack, $this->series, $this->setting, count($this->moves), $this->gatheringCrossed),
+            new ReadAt(
+                $isOfSecond ? $this->secondSlack : $this->slack,
+                $this->series,
+                $this->setting,
+                count($this->moves),
+                $this->gatheringCrossed,
+            ),
             $this->upheld,
             Doubt::beyond($this->gathering, $this->run, $this->upheld),
         );
@@ -276,8 +295,8 @@ final class Replay
     }
 
     /**
-     * Where the same was read before with nothing moved since, it goes on with those readings: who looked at another pose in between need not
-     * begin anew. What jumped is asked about, and stays by itself.
+     * Where the same was read before with nothing moved since, it goes on with those readings: who looked at another
+     * pose in between need not begin anew. What jumped is asked about, and stays by itself.
      *
      * @param  list<ReadingGroup>  $before
      * @return list<ReadingGroup>
@@ -298,7 +317,15 @@ final class Replay
             }
             array_splice($before, $place, 1);
 
-            return [...$before, ReadingGroup::of([...$earlier->readings, ...$group->readings], $this->log->opened->standing, $group->at, $this->upheld)];
+            return [
+                ...$before,
+                ReadingGroup::of(
+                    [...$earlier->readings, ...$group->readings],
+                    $this->log->opened->standing,
+                    $group->at,
+                    $this->upheld,
+                ),
+            ];
         }
 
         return [...$before, $group];
@@ -345,7 +372,10 @@ final class Replay
     {
         if ($step->key !== LockStep::KEY || $step->adjuster === null) {
             $isAfterWork = in_array($step->key, Refit::keys($this->spec), true);
-            if (! $isAfterWork || ! $this->unseen->overtook($step, UnseenChanges::STANDS, UnseenChanges::SPEED, UnseenChanges::OPEN)) {
+            if (
+                ! $isAfterWork
+                || ! $this->unseen->overtook($step, UnseenChanges::STANDS, UnseenChanges::SPEED, UnseenChanges::OPEN)
+            ) {
                 $this->confirmed[$step->key] = $step;
             }
 
@@ -371,7 +401,10 @@ final class Replay
 
     private function check(Checked $check): void
     {
-        $proofs = array_filter([...$this->spec->proofs($this->run), ...SymptomProofs::of($this->symptoms)], static fn (Proof $one): bool => $one->key === $check->key);
+        $proofs = array_filter(
+            [...$this->spec->proofs($this->run), ...SymptomProofs::of($this->symptoms)],
+            static fn (Proof $one): bool => $one->key === $check->key,
+        );
         $this->trials->check($check, array_shift($proofs), $this->at(), $this->refit());
     }
 
@@ -410,11 +443,19 @@ final class Replay
     {
         if ($step->key === Replacement::BEGIN && $step->reason !== null) {
             $this->finishGroup();
-            $this->replacing = Replacing::begun($step->reason, $step->cable, Families::of($this->spec->family)->replacing());
+            $this->replacing = Replacing::begun(
+                $step->reason,
+                $step->cable,
+                Families::of($this->spec->family)->replacing(),
+            );
         } else {
             $this->replacing = $this->replacing?->withStepDone($step->key, $step->isHere);
             // Of a pair an older log does not say which cable it is.
-            if ($step->key === Replacement::SLACK && $step->isHere && ($this->replacing?->cable !== null || $this->secondPulls === null)) {
+            if (
+                $step->key === Replacement::SLACK
+                && $step->isHere
+                && ($this->replacing?->cable !== null || $this->secondPulls === null)
+            ) {
                 $this->adjusters->giveAllSlack($this->run, $step, $this->replacing?->cable);
             }
             if ($step->isHere && $step->key !== Replacement::NOTE) {
@@ -479,7 +520,9 @@ final class Replay
         $this->change($fitted);
     }
 
-    /** A fault that was mended after something was read makes another machine of it; one mended before that does not. */
+    /**
+     * A fault that was mended after something was read makes another machine of it; one mended before that does not.
+     */
     private function inspect(Inspected $found): void
     {
         if ($found->finding === Finding::Fault) {
@@ -498,7 +541,9 @@ final class Replay
     /** Whether anything was read, tried, measured, moved or chosen yet. */
     private function isAnythingTold(): bool
     {
-        return array_filter([$this->gathering, $this->groups, $this->ofSecond, $this->moves]) !== [] || $this->byChoice !== null || $this->trials->isAnyTold();
+        return array_filter([$this->gathering, $this->groups, $this->ofSecond, $this->moves]) !== []
+            || $this->byChoice !== null
+            || $this->trials->isAnyTold();
     }
 
     /** What was put back before something was run is off again. */
@@ -554,7 +599,9 @@ final class Replay
     private function gathered(): Facts
     {
         $second = $this->secondPulls === null ? null : $this->factsOf($this->ofSecond, $this->secondSlack, null);
-        $groups = $this->spec->aim === null ? $this->groups : ReadingConversion::all($this->spec, $this->run, $this->groups);
+        $groups = $this->spec->aim === null
+            ? $this->groups
+            : ReadingConversion::all($this->spec, $this->run, $this->groups);
 
         return $this->factsOf($groups, $this->slack, $second);
     }
@@ -566,12 +613,53 @@ final class Replay
             $this->log->opened->standing,
             $this->joined,
             $this->adjusters->facts(),
-            new AnswerFacts($this->confirmed, $this->inspected, $this->condition, $this->trials->checks(), $this->voidedChecks(), $this->notes, $this->parts, $this->trials->foundChecks(), $this->trials->tried(), $this->unseen->overtaken()),
-            new ChosenFacts($this->policy, $this->mode, $this->parking, $this->like, $this->byChoice, $this->isCheck, $this->wish, $this->enough),
-            new ReadingFacts($groups, $this->moves, $slack, $this->series, $this->setting, $this->movedAt, $this->changedAt, $this->ratioFrom, $this->lastMoveCrossed, $this->trials->ranSince()),
+            new AnswerFacts(
+                $this->confirmed,
+                $this->inspected,
+                $this->condition,
+                $this->trials->checks(),
+                $this->voidedChecks(),
+                $this->notes,
+                $this->parts,
+                $this->trials->foundChecks(),
+                $this->trials->tried(),
+                $this->unseen->overtaken(),
+            ),
+            new ChosenFacts(
+                $this->policy,
+                $this->mode,
+                $this->parking,
+                $this->like,
+                $this->byChoice,
+                $this->isCheck,
+                $this->wish,
+                $this->enough,
+            ),
+            new ReadingFacts(
+                $groups,
+                $this->moves,
+                $slack,
+                $this->series,
+                $this->setting,
+                $this->movedAt,
+                $this->changedAt,
+                $this->ratioFrom,
+                $this->lastMoveCrossed,
+                $this->trials->ranSince(),
+            ),
             $this->tag,
             $this->closed,
-            new Observations($this->trials->outcomes(), $this->trials->measures(), $this->putRight, $this->photos, $this->refused, $this->replacing, $this->soaking, array_values(array_unique($this->symptoms, SORT_REGULAR)), $this->traces),
+            new Observations(
+                $this->trials->outcomes(),
+                $this->trials->measures(),
+                $this->putRight,
+                $this->photos,
+                $this->refused,
+                $this->replacing,
+                $this->soaking,
+                array_values(array_unique($this->symptoms, SORT_REGULAR)),
+                $this->traces,
+            ),
             $second,
         );
     }

@@ -16,8 +16,8 @@ use VividPull\Core\Spec\OutcomeTable;
 use VividPull\Core\Spec\Spec;
 
 /**
- * What was tried, run and measured, and what of it still tells: nothing from before a change or a lock, no run with something off, and nothing
- * that crossed another's change. What went wrong stands where what went right would not.
+ * What was tried, run and measured, and what of it still tells: nothing from before a change or a lock, no run with
+ * something off, and nothing that crossed another's change. What went wrong stands where what went right would not.
  */
 final class Trials
 {
@@ -51,7 +51,9 @@ final class Trials
         $this->ran = false;
     }
 
-    /** What is noted of an answer that says something is wrong, so that an older one that does not is held against it. */
+    /**
+     * What is noted of an answer that says something is wrong, so that an older one that does not is held against it.
+     */
     public static function failing(string $what): string
     {
         return "failed:{$what}";
@@ -64,7 +66,12 @@ final class Trials
         $failing = self::failing($key);
         $this->ran = $this->ran || $proof?->running->runs() === true;
         $passes = $proof !== null && ($proof->passes($check->answer) || $proof->tolerates($check->answer));
-        $ways = [UnseenChanges::STANDS, UnseenChanges::LOCKED, $failing, ...($proof?->running === Running::Refitted ? [UnseenChanges::OPEN] : [])];
+        $ways = [
+            UnseenChanges::STANDS,
+            UnseenChanges::LOCKED,
+            $failing,
+            ...($proof?->running === Running::Refitted ? [UnseenChanges::OPEN] : []),
+        ];
         if ($passes && $this->unseen->overtook($check, ...$ways)) {
             return;
         }
@@ -72,7 +79,13 @@ final class Trials
             $this->unseen->note($failing, $check);
         }
         // A run with something off, as it turned out since, proves nothing; what went wrong in it stands.
-        if ($passes && $refit->waitsFor($proof->running, $proof->asFound && $at->isAsFound() && ! isset($this->foundChecks[$key])) !== []) {
+        if (
+            $passes
+            && $refit->waitsFor(
+                $proof->running,
+                $proof->asFound && $at->isAsFound() && ! isset($this->foundChecks[$key]),
+            ) !== []
+        ) {
             unset($this->checks[$key]);
         } else {
             $this->checks[$key] = $check;
@@ -89,20 +102,38 @@ final class Trials
         $wanted = ($this->spec->other(OutcomeTable::class)->settings[$seen->setting] ?? null)?->wants;
         $this->ran = $this->ran || ($runs && $wanted !== null);
         $failing = self::failing($seen->setting);
-        if ($seen->saw === $wanted && $this->unseen->overtook($seen, UnseenChanges::STANDS, UnseenChanges::LOCKED, $failing, ...($runs ? [UnseenChanges::OPEN] : []))) {
+        if (
+            $seen->saw === $wanted
+            && $this->unseen->overtook(
+                $seen,
+                UnseenChanges::STANDS,
+                UnseenChanges::LOCKED,
+                $failing,
+                ...($runs ? [UnseenChanges::OPEN] : []),
+            )
+        ) {
             return;
         }
         if ($seen->saw !== $wanted) {
             $this->unseen->note($failing, $seen);
         }
-        $this->outcomes[] = new SeenOutcome($seen, $at->moves, $at->setting, $at->series, $runs && $refit->waitsFor(Running::Refitted, true) !== []);
+        $this->outcomes[] = new SeenOutcome(
+            $seen,
+            $at->moves,
+            $at->setting,
+            $at->series,
+            $runs && $refit->waitsFor(Running::Refitted, true) !== [],
+        );
     }
 
     /** After one run with something off, that and the runs before it are measured again. */
     public function measure(MeasureTaken $taken, Moment $at, Refit $refit): void
     {
         $seen = new SeenMeasure($taken, $at->moves, $at->setting);
-        foreach (array_filter(Families::of($this->spec->family)->measures($this->spec), static fn (Measure $one): bool => $one->key === $taken->key) as $measure) {
+        foreach (array_filter(
+            Families::of($this->spec->family)->measures($this->spec),
+            static fn (Measure $one): bool => $one->key === $taken->key,
+        ) as $measure) {
             $this->ran = $this->ran || $measure->running->runs();
             $ofEngine = $measure->running === Running::Refitted ? [UnseenChanges::SPEED, UnseenChanges::OPEN] : [];
             if ($this->unseen->overtook($taken, UnseenChanges::STANDS, UnseenChanges::LOCKED, ...$ofEngine)) {
@@ -127,7 +158,12 @@ final class Trials
     public function measureAgain(?MeasureKey $of = null): void
     {
         if ($this->measures !== []) {
-            $this->measures = array_map(static fn (SeenMeasure $one): SeenMeasure => $of === null || $one->entry->key === $of ? $one->noMore() : $one, $this->measures);
+            $this->measures = array_map(
+                static fn (SeenMeasure $one): SeenMeasure => $of === null || $one->entry->key === $of
+                    ? $one->noMore()
+                    : $one,
+                $this->measures,
+            );
         }
     }
 

@@ -9,8 +9,9 @@ use VividPull\Core\Log\Log;
 use VividPull\Core\Log\Person;
 
 /**
- * Two people at one machine: what somebody else did that the author of an entry had not yet seen. A reading across it teaches nothing, and
- * nobody knows of an answer whether it was given before or after it, so one that says all is well does not count; one that says it is not, does.
+ * Two people at one machine: what somebody else did that the author of an entry had not yet seen. A reading across it
+ * teaches nothing, and nobody knows of an answer whether it was given before or after it, so one that says all is well
+ * does not count; one that says it is not, does.
  */
 final class UnseenChanges
 {
@@ -39,7 +40,10 @@ final class UnseenChanges
         $this->done[$what][] = [$this->log->places[$by->stamp->id], $by->stamp->by];
     }
 
-    /** Who else did one of these that this entry's author had not seen; null where nobody did, or what they had seen is not on file. */
+    /**
+     * Who else did one of these that this entry's author had not seen; null where nobody did, or what they had seen is
+     * not on file.
+     */
     public function before(Entry $entry, string ...$what): ?Person
     {
         $seen = $this->log->places[$entry->stamp->after ?? ''] ?? null;

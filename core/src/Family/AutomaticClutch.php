@@ -33,16 +33,32 @@ final readonly class AutomaticClutch extends CommonFamily
     {
         return [
             new Step('engine_off', 'Engine off, key out'),
-            new Step('neutral', 'On rated stands, driven wheels free and chocked off', 'On stands rated for it, never on a jack alone.'),
-            new Step('exhaust_cool', 'Exhaust and case cool enough to work by', 'Hot exhaust burns. Work only where a sleeve cannot touch it.'),
-            new Step('manual', 'The machine\'s own manual is at hand', 'Manual and local law win over anything shown here.'),
+            new Step(
+                'neutral',
+                'On rated stands, driven wheels free and chocked off',
+                'On stands rated for it, never on a jack alone.',
+            ),
+            new Step(
+                'exhaust_cool',
+                'Exhaust and case cool enough to work by',
+                'Hot exhaust burns. Work only where a sleeve cannot touch it.',
+            ),
+            new Step(
+                'manual',
+                'The machine\'s own manual is at hand',
+                'Manual and local law win over anything shown here.',
+            ),
         ];
     }
 
     public function lookOver(): array
     {
         return [
-            new Inspection('lever', 'Lever and pedal', 'A tight lever is normal here: it is no clutch lever, or it has nothing to take up'),
+            new Inspection(
+                'lever',
+                'Lever and pedal',
+                'A tight lever is normal here: it is no clutch lever, or it has nothing to take up',
+            ),
             new Inspection('spring', 'Shoes and their springs', 'Glaze, broken spring, wear down to the metal'),
             new Inspection('oil', 'Oil', 'The right kind for a wet clutch, at its level'),
         ];
@@ -51,9 +67,17 @@ final readonly class AutomaticClutch extends CommonFamily
     public function proofs(Run $run): array
     {
         return [
-            Proof::yesIsRight('still_at_idle', 'At idle in gear: it does not creep', GateKey::StillAtRest, caution: self::CARBON_MONOXIDE.' Brake on, nobody in front.')->foundToo()->running(),
+            Proof::yesIsRight(
+                'still_at_idle',
+                'At idle in gear: it does not creep',
+                GateKey::StillAtRest,
+                caution: self::CARBON_MONOXIDE.' Brake on, nobody in front.',
+            )
+                ->foundToo()
+                ->running(),
             Proof::choice('takes_hold', 'As the engine is raised: how does it take hold?', [
-                'smoothly' => 'Smoothly, well above idle', 'late' => 'Late, or with a lot of slip', 'snatch' => 'With a snatch',
+                'smoothly' => 'Smoothly, well above idle', 'late' => 'Late, or with a lot of slip',
+                'snatch' => 'With a snatch',
             ], ['smoothly'], 'Test ride only by a licensed rider in gear, away from traffic.')->foundToo()->running(),
         ];
     }

@@ -21,7 +21,8 @@ use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Trace\WorkingEnd;
 
 /**
- * A brake worked by a cable, or any other pull that must let go fully and hold before the end of its travel. Not holding: do not run.
+ * A brake worked by a cable, or any other pull that must let go fully and hold before the end of its travel. Not
+ * holding: do not run.
  */
 final readonly class BrakePull extends CommonFamily
 {
@@ -53,17 +54,39 @@ final readonly class BrakePull extends CommonFamily
     public function proofs(Run $run): array
     {
         return [
-            Proof::yesIsRight('no_drag', 'Released: the wheel turns freely, no drag')->noWants(Bearing::Taut)->suspecting('a weak return spring, a dry cam or pivot, shoes beside their place'),
-            Proof::choice('holds', 'Applied: where does it hold?', ['before_end' => 'Well before the lever\'s end', 'at_end' => 'Only at the very end', 'not' => 'It does not hold'], ['before_end'],
-                'At walking pace first, away from traffic, on the level, then on a slope with chocks ready. Nobody in front. Outdoors: carbon monoxide kills.', GateKey::BrakeHolds)->running()->erring(['at_end' => Bearing::LessSlack, 'not' => Bearing::LessSlack]),
-            Proof::yesIsRight('springs_back', 'Let go: the lever springs back by itself')->suspecting('a weak or unhooked spring, a dry wire, a stiff pivot'),
+            Proof::yesIsRight('no_drag', 'Released: the wheel turns freely, no drag')
+                ->noWants(Bearing::Taut)
+                ->suspecting('a weak return spring, a dry cam or pivot, shoes beside their place'),
+            Proof::choice(
+                'holds',
+                'Applied: where does it hold?',
+                [
+                    'before_end' => 'Well before the lever\'s end',
+                    'at_end' => 'Only at the very end',
+                    'not' => 'It does not hold',
+                ],
+                ['before_end'],
+                'At walking pace first, away from traffic, on the level, then on a slope with chocks ready. Nobody in front. Outdoors: carbon monoxide kills.',
+                GateKey::BrakeHolds,
+            )
+                ->running()
+                ->erring(['at_end' => Bearing::LessSlack, 'not' => Bearing::LessSlack]),
+            Proof::yesIsRight(
+                'springs_back',
+                'Let go: the lever springs back by itself',
+            )->suspecting('a weak or unhooked spring, a dry wire, a stiff pivot'),
         ];
     }
 
     public function lookOver(): array
     {
         return [
-            new Inspection('wire', 'Inner wire', 'Fray behind the end fittings and at the pinch clamp, rust, kinks', GateKey::WireSound),
+            new Inspection(
+                'wire',
+                'Inner wire',
+                'Fray behind the end fittings and at the pinch clamp, rust, kinks',
+                GateKey::WireSound,
+            ),
             new Inspection('conduit', 'Conduit and route', 'Strands poking out, tight bends, ferrules seated'),
             new Inspection('shoes', 'Shoes or pads and the drum', 'Worn to their limit, oily, glazed'),
             new Inspection('arm', 'Brake arm and return spring', 'Arm past square when applied, spring weak'),
@@ -91,7 +114,11 @@ final readonly class BrakePull extends CommonFamily
 
     public function refit(): array
     {
-        return [new Step('refitted', 'Guards on, wheels down; a tied-down brake pumped before it moves', 'Nothing moves before they are.')];
+        return [new Step(
+            'refitted',
+            'Guards on, wheels down; a tied-down brake pumped before it moves',
+            'Nothing moves before they are.',
+        )];
     }
 
     /** Common practice, no source. */
@@ -102,7 +129,11 @@ final readonly class BrakePull extends CommonFamily
             Replacement::note('Photograph route, clamp and fittings before anything comes off'),
             Replacement::slack('All adjusters to full slack, bolts run home'),
             GuideStep::ifFitted('clamp_off', 'Pinch clamp open, the wire drawn out'),
-            new GuideStep('unhook', 'Unhook it at the brake arm and at the lever', 'Still tight: give more slack, never lever it off.'),
+            new GuideStep(
+                'unhook',
+                'Unhook it at the brake arm and at the lever',
+                'Still tight: give more slack, never lever it off.',
+            ),
             Replacement::compare(),
             Replacement::draw(),
             Replacement::sheaths(),
@@ -119,7 +150,9 @@ final readonly class BrakePull extends CommonFamily
     {
         return match ($stage) {
             JobStage::AsFound => ['Draw the lever fully three times before each reading.'],
-            JobStage::Set => ['Wheels chocked: the brake does not hold while it is set. Hold the wire when an old adjuster is stiff. Bolt home before the clamp is moved.'],
+            JobStage::Set => [
+                'Wheels chocked: the brake does not hold while it is set. Hold the wire when an old adjuster is stiff. Bolt home before the clamp is moved.',
+            ],
             JobStage::Prove => [self::PROVING],
             default => parent::cautions($stage),
         };

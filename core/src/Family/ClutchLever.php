@@ -56,7 +56,8 @@ final readonly class ClutchLever extends CommonFamily
             ReadingPoint::FerruleGap => CouplingRatio::of(1.0, Knowledge::Measured),
             ReadingPoint::PerchGap => CouplingRatio::of(0.8, Knowledge::Default),
             ReadingPoint::ReleaseArm => CouplingRatio::of(1.0, Knowledge::Default),
-            ReadingPoint::LeverTip, ReadingPoint::GripFlange, ReadingPoint::CarburettorBarrel, ReadingPoint::HandleTravel, ReadingPoint::GripBackward => CouplingRatio::of(3.5, Knowledge::Default),
+            ReadingPoint::LeverTip, ReadingPoint::GripFlange, ReadingPoint::CarburettorBarrel,
+            ReadingPoint::HandleTravel, ReadingPoint::GripBackward => CouplingRatio::of(3.5, Knowledge::Default),
         };
     }
 
@@ -80,17 +81,38 @@ final readonly class ClutchLever extends CommonFamily
     {
         return [
             new Step('engine_off', 'Engine off, key out'),
-            new Step('neutral', 'In neutral, on its stand, wheels chocked', 'A machine that rolls or starts in gear can crush.'),
-            new Step('exhaust_cool', 'Exhaust and case cool enough to work by', 'Hot exhaust burns. Work only where a sleeve cannot touch it.'),
-            new Step('wire_clipped', 'Cable clipped as it will run, perch at riding angle', 'Mark the perch before turning it for access, and put it back.'),
-            new Step('manual', 'The machine\'s own manual is at hand', 'Manual and local law win over anything shown here.'),
+            new Step(
+                'neutral',
+                'In neutral, on its stand, wheels chocked',
+                'A machine that rolls or starts in gear can crush.',
+            ),
+            new Step(
+                'exhaust_cool',
+                'Exhaust and case cool enough to work by',
+                'Hot exhaust burns. Work only where a sleeve cannot touch it.',
+            ),
+            new Step(
+                'wire_clipped',
+                'Cable clipped as it will run, perch at riding angle',
+                'Mark the perch before turning it for access, and put it back.',
+            ),
+            new Step(
+                'manual',
+                'The machine\'s own manual is at hand',
+                'Manual and local law win over anything shown here.',
+            ),
         ];
     }
 
     public function lookOver(): array
     {
         return [
-            new Inspection('wire', 'Inner wire', 'Fray behind the end fittings, broken strands, rust, kinks', GateKey::WireSound),
+            new Inspection(
+                'wire',
+                'Inner wire',
+                'Fray behind the end fittings, broken strands, rust, kinks',
+                GateKey::WireSound,
+            ),
             new Inspection('conduit', 'Conduit and route', 'Kinks, tight bends, strands poking out, ferrules seated'),
             new Inspection('perch', 'Perch and barrel', 'Wobble, stripped thread, cracked slot, boot torn'),
             new Inspection('arm', 'Release arm and bracket', 'Bent bracket, weak return spring, clip missing'),
@@ -101,12 +123,26 @@ final readonly class ClutchLever extends CommonFamily
     {
         return [
             ...$this->armProofs($run),
-            Proof::yesIsRight('arm_loose', 'Release arm loose by hand, just feelable', GateKey::ArmFree)->noWants(Bearing::Taut)->mayBeHidden()->suspecting('a spring that pulls the arm, no gap at the push rod, the arm on the wrong spline'),
-            Proof::yesIsRight('wiggle_still', 'Lever wiggled through its play: the arm stays still')->noWants(Bearing::MoreSlack)->mayBeHidden(),
-            Proof::yesIsRight('no_creep', 'In gear with the lever in, it does not creep', GateKey::Releases, caution: self::RUNNING.' Rear wheel clear of people.')->running()->noWants(Bearing::LessSlack),
+            Proof::yesIsRight('arm_loose', 'Release arm loose by hand, just feelable', GateKey::ArmFree)
+                ->noWants(Bearing::Taut)
+                ->mayBeHidden()
+                ->suspecting('a spring that pulls the arm, no gap at the push rod, the arm on the wrong spline'),
+            Proof::yesIsRight('wiggle_still', 'Lever wiggled through its play: the arm stays still')
+                ->noWants(Bearing::MoreSlack)
+                ->mayBeHidden(),
+            Proof::yesIsRight(
+                'no_creep',
+                'In gear with the lever in, it does not creep',
+                GateKey::Releases,
+                caution: self::RUNNING.' Rear wheel clear of people.',
+            )
+                ->running()
+                ->noWants(Bearing::LessSlack),
             Proof::choice('no_slip', 'Lever out, in a high gear against the brake, or under load: does it hold?', [
-                'holds' => 'It holds: the engine labours or stalls', 'slips' => 'It slips: the engine speeds up, the wheel does not',
-            ], ['holds'], self::RUNNING.' Once and briefly: a clutch that slips gets hot. Or as the book has it.')->running()->erring(['slips' => Bearing::Taut])->suspecting('the wrong or old oil, worn or burnt plates, weak clutch springs'),
+                'holds' => 'It holds: the engine labours or stalls',
+                'slips' => 'It slips: the engine speeds up, the wheel does not',
+            ], ['holds'], self::RUNNING
+                .' Once and briefly: a clutch that slips gets hot. Or as the book has it.')->running()->erring(['slips' => Bearing::Taut])->suspecting('the wrong or old oil, worn or burnt plates, weak clutch springs'),
             Proof::choice('bite', 'Where does it bite?', [
                 'early' => 'As it leaves the bar', 'middle' => 'In the middle', 'late' => 'At the very end',
             ], ['middle'], 'Test ride only by a licensed rider in gear, away from traffic.')->running()->mayBeLeftAs(['early', 'late'])->erring(['early' => Bearing::LessSlack, 'late' => Bearing::MoreSlack]),
@@ -122,7 +158,8 @@ final readonly class ClutchLever extends CommonFamily
     {
         return ! $run->has(AdjusterKind::SplineArm) ? [] : [
             Proof::choice('springs_felt', 'Lever drawn slowly, past the return spring: what comes after it?', [
-                'springs' => 'The clutch springs: it grows much heavier', 'return_only' => 'Nothing more: only the return spring',
+                'springs' => 'The clutch springs: it grows much heavier',
+                'return_only' => 'Nothing more: only the return spring',
             ], ['springs'], 'Marks that meet at rest prove nothing. An arm on the wrong spline feels normal.', GateKey::SpringsReached),
         ];
     }
@@ -147,10 +184,22 @@ final readonly class ClutchLever extends CommonFamily
         return [
             Gate::atRest(GateKey::WireSound, 'Inner wire sound', 'Clutch wire is damaged.'),
             Gate::running(GateKey::NotTaut, 'Cable has play', 'Clutch cable is taut: the clutch is held partly open.'),
-            Gate::running(GateKey::ArmFree, 'Release arm free at rest', 'The release arm is not free at rest: the clutch is held partly open.'),
-            Gate::running(GateKey::SpringsReached, 'Clutch springs reached', 'Only the return spring is felt: the clutch springs are never reached.'),
+            Gate::running(
+                GateKey::ArmFree,
+                'Release arm free at rest',
+                'The release arm is not free at rest: the clutch is held partly open.',
+            ),
+            Gate::running(
+                GateKey::SpringsReached,
+                'Clutch springs reached',
+                'Only the return spring is felt: the clutch springs are never reached.',
+            ),
             Gate::running(GateKey::Releases, 'Releases fully', 'It creeps with the lever in.'),
-            Gate::running(GateKey::PackSound, 'Plates and springs within their limits', 'A plate or spring is at or past its limit.'),
+            Gate::running(
+                GateKey::PackSound,
+                'Plates and springs within their limits',
+                'A plate or spring is at or past its limit.',
+            ),
         ];
     }
 
@@ -158,11 +207,24 @@ final readonly class ClutchLever extends CommonFamily
     public function replacing(): array
     {
         return [
-            Replacement::note('Photograph the route before anything comes off: steering head, past the exhaust, clips, both fittings'),
+            Replacement::note(
+                'Photograph the route before anything comes off: steering head, past the exhaust, clips, both fittings',
+            ),
             Replacement::slack('All adjusters fully in, slots of barrel, ring and perch in line'),
-            new GuideStep('perch_off', 'Draw the wire out of the perch and unhook its end', 'A small plastic sheath may sit on it: keep it.'),
-            GuideStep::ifFitted('bracket_off', 'Engine end: both bracket nuts loose, the outer one off, slide it out of the bracket'),
-            new GuideStep('arm_off', 'Unhook it from the release arm', 'Still tight: give more slack, never lever it off.'),
+            new GuideStep(
+                'perch_off',
+                'Draw the wire out of the perch and unhook its end',
+                'A small plastic sheath may sit on it: keep it.',
+            ),
+            GuideStep::ifFitted(
+                'bracket_off',
+                'Engine end: both bracket nuts loose, the outer one off, slide it out of the bracket',
+            ),
+            new GuideStep(
+                'arm_off',
+                'Unhook it from the release arm',
+                'Still tight: give more slack, never lever it off.',
+            ),
             Replacement::compare(),
             Replacement::draw(),
             Replacement::routed('Route as it was: steering head, past the exhaust, clips'),
@@ -170,7 +232,10 @@ final readonly class ClutchLever extends CommonFamily
             new GuideStep('perch_on', 'Hook the perch end, its sheath home in its seat'),
             GuideStep::ifFitted('bracket_on', 'Inner nut far in, outer nut off, through the bracket, outer nut on'),
             new GuideStep('arm_on', 'Hook the release arm, the captive side first'),
-            GuideStep::ifFitted('kept_in', 'Wire tab or flap bent back over the end, keeper plate flat behind its flange'),
+            GuideStep::ifFitted(
+                'kept_in',
+                'Wire tab or flap bent back over the end, keeper plate flat behind its flange',
+            ),
             GuideStep::ifFitted('arm_spring', 'Return spring in front of its peg', Replacement::SPRINGS),
             Replacement::hook(),
         ];
@@ -185,14 +250,20 @@ final readonly class ClutchLever extends CommonFamily
     {
         return [
             new Step('slots_apart', 'Slots of barrel, ring and perch out of line', 'In line, the wire can jump out.'),
-            new Step('refitted', 'Covers, springs and guards back on, oil in, wheels down', 'Nothing is run before they are.'),
+            new Step(
+                'refitted',
+                'Covers, springs and guards back on, oil in, wheels down',
+                'Nothing is run before they are.',
+            ),
         ];
     }
 
     public function cautions(JobStage $stage): array
     {
         return match ($stage) {
-            JobStage::LookOver => ['Springs and clips: mind eyes and fingers. A frayed wire is replaced, not adjusted.'],
+            JobStage::LookOver => [
+                'Springs and clips: mind eyes and fingers. A frayed wire is replaced, not adjusted.',
+            ],
             JobStage::AsFound => ['Pull the lever fully three times before each reading. Lock ring nipped.'],
             JobStage::Set => ['Engine off. Hold the wire when an old adjuster is stiff: rust can twist it off.'],
             JobStage::Prove => [self::PROVING],
@@ -216,6 +287,12 @@ final readonly class ClutchLever extends CommonFamily
     /** 3 to 5 mm at the lever, cold (common practice, no source). */
     public function starting(): StarterSpec
     {
-        return new StarterSpec(HandKind::Lever, 'Clutch lever', 'release arm', [AdjusterKind::Barrel, AdjusterKind::BracketNuts], FreePlayBand::at(ReadingPoint::LeverTip, SpecBand::between(3, 5)));
+        return new StarterSpec(
+            HandKind::Lever,
+            'Clutch lever',
+            'release arm',
+            [AdjusterKind::Barrel, AdjusterKind::BracketNuts],
+            FreePlayBand::at(ReadingPoint::LeverTip, SpecBand::between(3, 5)),
+        );
     }
 }

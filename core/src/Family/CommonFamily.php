@@ -40,7 +40,8 @@ abstract readonly class CommonFamily implements Family
         return match ($point) {
             ReadingPoint::FerruleGap, ReadingPoint::CarburettorBarrel => CouplingRatio::of(1.0, Knowledge::Measured),
             ReadingPoint::LeverTip, ReadingPoint::PerchGap, ReadingPoint::ReleaseArm, ReadingPoint::GripFlange,
-            ReadingPoint::HandleTravel, ReadingPoint::GripBackward => CouplingRatio::of($this->usualMultiple(), Knowledge::Default),
+            ReadingPoint::HandleTravel,
+            ReadingPoint::GripBackward => CouplingRatio::of($this->usualMultiple(), Knowledge::Default),
         };
     }
 
@@ -128,7 +129,9 @@ abstract readonly class CommonFamily implements Family
     /** @return list<Cure> */
     public function cures(): array
     {
-        return [Cure::Route, Cure::Mount, Cure::Spring, Cure::Ferrule, Cure::Clips, Cure::Freed, Cure::Oiled, Cure::Other];
+        return [
+            Cure::Route, Cure::Mount, Cure::Spring, Cure::Ferrule, Cure::Clips, Cure::Freed, Cure::Oiled, Cure::Other,
+        ];
     }
 
     /** @return list<string> */
@@ -147,10 +150,26 @@ abstract readonly class CommonFamily implements Family
     public function makeSafe(): array
     {
         return [
-            new Step('engine_off', 'Engine off, key out or spark lead off', 'Never measure a running belt, blade or chain.'),
-            new Step('neutral', 'In neutral, brake set, wheels chocked or on rated stands', 'On stands rated for it, never on a jack alone. A raised bed is propped.'),
-            new Step('clear', 'Blade, auger and drive areas clear, everything stopped', 'Fuel tap shut and tank low before a machine is laid on its side.'),
-            new Step('manual', 'The machine\'s own manual is at hand', 'Manual and local law win over anything shown here.'),
+            new Step(
+                'engine_off',
+                'Engine off, key out or spark lead off',
+                'Never measure a running belt, blade or chain.',
+            ),
+            new Step(
+                'neutral',
+                'In neutral, brake set, wheels chocked or on rated stands',
+                'On stands rated for it, never on a jack alone. A raised bed is propped.',
+            ),
+            new Step(
+                'clear',
+                'Blade, auger and drive areas clear, everything stopped',
+                'Fuel tap shut and tank low before a machine is laid on its side.',
+            ),
+            new Step(
+                'manual',
+                'The machine\'s own manual is at hand',
+                'Manual and local law win over anything shown here.',
+            ),
         ];
     }
 
@@ -158,7 +177,12 @@ abstract readonly class CommonFamily implements Family
     public function lookOver(): array
     {
         return [
-            new Inspection('wire', 'Inner wire', 'Fray behind the end fittings, rust, kinks, a Z-bend worn thin', GateKey::WireSound),
+            new Inspection(
+                'wire',
+                'Inner wire',
+                'Fray behind the end fittings, rust, kinks, a Z-bend worn thin',
+                GateKey::WireSound,
+            ),
             new Inspection('conduit', 'Conduit and route', 'Strands poking out, tight bends, clips home'),
             new Inspection('handle', 'Handle and pivots', 'Springs back by itself, pivots greased, nothing bent'),
             new Inspection('end', 'Working end', 'Spring whole, arm and bracket straight, belt not stretched'),
@@ -174,7 +198,11 @@ abstract readonly class CommonFamily implements Family
     /** @return list<Step> */
     public function refit(): array
     {
-        return [new Step('guards', 'Guards, springs and belt covers back on, wheels down, spark lead on', 'Nothing is run before they are.')];
+        return [new Step(
+            'guards',
+            'Guards, springs and belt covers back on, wheels down, spark lead on',
+            'Nothing is run before they are.',
+        )];
     }
 
     public function runsItsTable(): bool
@@ -199,7 +227,9 @@ abstract readonly class CommonFamily implements Family
             JobStage::MakeSafe => [self::EACH_LINE],
             JobStage::LookOver => ['Springs store force: mind eyes and fingers.'],
             JobStage::AsFound => ['Draw the control fully three times before each reading.'],
-            JobStage::Set => ['Engine off. Hold the wire when an old adjuster is stiff. Note which hole, rung or thread before anything comes apart.'],
+            JobStage::Set => [
+                'Engine off. Hold the wire when an old adjuster is stiff. Note which hole, rung or thread before anything comes apart.',
+            ],
             JobStage::Prove => [self::PROVING],
             JobStage::Close => [self::QUALIFIED],
         };

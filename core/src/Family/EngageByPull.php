@@ -14,7 +14,8 @@ use VividPull\Core\Spec\SpecBand;
 use VividPull\Core\Trace\WorkingEnd;
 
 /**
- * A walking tractor's drive that clamps as its handle is pushed down. Wear and stretch both make it looser: it slips under load.
+ * A walking tractor's drive that clamps as its handle is pushed down. Wear and stretch both make it looser: it slips
+ * under load.
  */
 final readonly class EngageByPull extends DriveClutch
 {
@@ -35,7 +36,10 @@ final readonly class EngageByPull extends DriveClutch
 
     public function imitators(): array
     {
-        return ['It slips under load while the engine holds its speed: wear or stretch; look for a stretched belt first.', 'Hollow bolts first, at either end. The pinch clamp is last: it notches the wire.'];
+        return [
+            'It slips under load while the engine holds its speed: wear or stretch; look for a stretched belt first.',
+            'Hollow bolts first, at either end. The pinch clamp is last: it notches the wire.',
+        ];
     }
 
     public function wearCause(Drift $seen): WearCause
@@ -54,6 +58,12 @@ final readonly class EngageByPull extends DriveClutch
     /** Motion within about 1 in of handle travel, and always some slack (common practice, no source). */
     public function starting(): StarterSpec
     {
-        return new StarterSpec(HandKind::Handle, 'Drive handle', 'drive clutch', [AdjusterKind::HollowBolt, AdjusterKind::PinchClamp], FreePlayBand::at(ReadingPoint::HandleTravel, SpecBand::between(null, 25.4)));
+        return new StarterSpec(
+            HandKind::Handle,
+            'Drive handle',
+            'drive clutch',
+            [AdjusterKind::HollowBolt, AdjusterKind::PinchClamp],
+            FreePlayBand::at(ReadingPoint::HandleTravel, SpecBand::between(null, 25.4)),
+        );
     }
 }

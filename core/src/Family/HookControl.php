@@ -28,7 +28,8 @@ use VividPull\Core\Spec\Stands;
 use VividPull\Core\Trace\WorkingEnd;
 
 /**
- * A cable whose Z-bend sits in one of several holes, on the auger or drive of a snow thrower. The hole is noted before anything comes apart.
+ * A cable whose Z-bend sits in one of several holes, on the auger or drive of a snow thrower. The hole is noted before
+ * anything comes apart.
  */
 final readonly class HookControl extends CommonFamily
 {
@@ -47,9 +48,18 @@ final readonly class HookControl extends CommonFamily
     public function lookOver(): array
     {
         return [
-            new Inspection('wire', 'Inner wire and its Z-bend', 'Fray, rust, a Z-bend worn thin or opened', GateKey::WireSound),
+            new Inspection(
+                'wire',
+                'Inner wire and its Z-bend',
+                'Fray, rust, a Z-bend worn thin or opened',
+                GateKey::WireSound,
+            ),
             new Inspection('conduit', 'Conduit and route', 'Strands poking out, guide in place, clips home'),
-            new Inspection('spring', 'Idler spring and idler arm', 'Belt cover off first. Spring whole, arm free, pivot greased'),
+            new Inspection(
+                'spring',
+                'Idler spring and idler arm',
+                'Belt cover off first. Spring whole, arm free, pivot greased',
+            ),
             new Inspection('belt', 'Belt and guide', 'Stretched, glazed, guide bent onto it'),
         ];
     }
@@ -57,18 +67,38 @@ final readonly class HookControl extends CommonFamily
     public function proofs(Run $run): array
     {
         return [
-            Proof::yesIsRight('nothing_at_rest', 'Released: nothing turns', GateKey::StillAtRest, caution: self::RUNNING)->running()->noWants(Bearing::Taut),
-            Proof::yesIsRight('full_drive', 'Pulled: full drive before the end of its travel', caution: self::RUNNING)->running()->noWants(Bearing::LessSlack),
-            Proof::yesIsRight('springs_back', 'Let go: the handle springs back by itself')->suspecting('a weak or unhooked spring, a dry wire, a stiff pivot'),
+            Proof::yesIsRight(
+                'nothing_at_rest',
+                'Released: nothing turns',
+                GateKey::StillAtRest,
+                caution: self::RUNNING,
+            )
+                ->running()
+                ->noWants(Bearing::Taut),
+            Proof::yesIsRight('full_drive', 'Pulled: full drive before the end of its travel', caution: self::RUNNING)
+                ->running()
+                ->noWants(Bearing::LessSlack),
+            Proof::yesIsRight(
+                'springs_back',
+                'Let go: the handle springs back by itself',
+            )->suspecting('a weak or unhooked spring, a dry wire, a stiff pivot'),
         ];
     }
 
     public function gates(): array
     {
         return [
-            Gate::running(GateKey::StillAtRest, 'Still with the control released', 'It turns with the control released.'),
+            Gate::running(
+                GateKey::StillAtRest,
+                'Still with the control released',
+                'It turns with the control released.',
+            ),
             Gate::atRest(GateKey::WireSound, 'Inner wire sound', 'The wire or its Z-bend is damaged.'),
-            Gate::running(GateKey::NotTaut, 'Cable has play', 'The cable is taut: it drives with the control released.'),
+            Gate::running(
+                GateKey::NotTaut,
+                'Cable has play',
+                'The cable is taut: it drives with the control released.',
+            ),
         ];
     }
 
@@ -88,7 +118,11 @@ final readonly class HookControl extends CommonFamily
             new GuideStep('cover_off', 'Belt cover off'),
             GuideStep::ifFitted('spring_off', 'Idler spring and its clip off, with pliers', Replacement::SPRINGS),
             GuideStep::ifFitted('belt_off', 'Belt off the idler'),
-            GuideStep::ifFitted('arm_off', 'Nut of the idler arm off, its bolt held inside the housing; the cable off the arm', 'Spark lead off before a hand goes into the housing.'),
+            GuideStep::ifFitted(
+                'arm_off',
+                'Nut of the idler arm off, its bolt held inside the housing; the cable off the arm',
+                'Spark lead off before a hand goes into the housing.',
+            ),
             GuideStep::ifFitted('guide_off', 'Cable guide: its nut held, its bolt out'),
             Replacement::note('Lift the sleeve and note the hole: picture, or count it'),
             Replacement::slack('Z-end out of its hole'),
@@ -112,13 +146,19 @@ final readonly class HookControl extends CommonFamily
 
     public function refit(): array
     {
-        return [new Step('guards', 'Idler spring, idler arm, guide, cable: in reverse, then the belt cover', 'Nothing is run before they are.')];
+        return [new Step(
+            'guards',
+            'Idler spring, idler arm, guide, cable: in reverse, then the belt cover',
+            'Nothing is run before they are.',
+        )];
     }
 
     public function cautions(JobStage $stage): array
     {
         return match ($stage) {
-            JobStage::Set => ['Note which hole before anything comes apart. Hold the wire when an old adjuster is stiff. Belt cover off, idler spring, idler arm, guide, cable.'],
+            JobStage::Set => [
+                'Note which hole before anything comes apart. Hold the wire when an old adjuster is stiff. Belt cover off, idler spring, idler arm, guide, cable.',
+            ],
             JobStage::Prove => [self::PROVING],
             default => parent::cautions($stage),
         };
@@ -163,6 +203,13 @@ final readonly class HookControl extends CommonFamily
     /** The trade has no figure: nothing turns released, full drive pulled. */
     public function starting(): StarterSpec
     {
-        return new StarterSpec(HandKind::Handle, 'Auger handle', 'auger clutch', [AdjusterKind::HookHoles], null, [self::table(AdjusterKind::HookHoles->value)]);
+        return new StarterSpec(
+            HandKind::Handle,
+            'Auger handle',
+            'auger clutch',
+            [AdjusterKind::HookHoles],
+            null,
+            [self::table(AdjusterKind::HookHoles->value)],
+        );
     }
 }

@@ -17,7 +17,8 @@ use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Trace\WorkingEnd;
 
 /**
- * A clutch worked by fluid. There is no cable and no cable play; what is wrong with it is put right by the maker's fluid procedure.
+ * A clutch worked by fluid. There is no cable and no cable play; what is wrong with it is put right by the maker's
+ * fluid procedure.
  */
 final readonly class HydraulicClutch extends CommonFamily
 {
@@ -40,9 +41,17 @@ final readonly class HydraulicClutch extends CommonFamily
     {
         return [
             new Step('engine_off', 'Engine off, key out'),
-            new Step('neutral', 'In neutral, on its stand, wheels chocked', 'A machine that rolls or starts in gear can crush.'),
+            new Step(
+                'neutral',
+                'In neutral, on its stand, wheels chocked',
+                'A machine that rolls or starts in gear can crush.',
+            ),
             new Step('covered', 'Paint and hands covered, eyes protected', 'The fluid burns eyes and lifts paint.'),
-            new Step('manual', 'The machine\'s own manual is at hand', 'Manual and local law win over anything shown here.'),
+            new Step(
+                'manual',
+                'The machine\'s own manual is at hand',
+                'Manual and local law win over anything shown here.',
+            ),
         ];
     }
 
@@ -58,8 +67,21 @@ final readonly class HydraulicClutch extends CommonFamily
     public function proofs(Run $run): array
     {
         return [
-            Proof::choice('lever_feel', 'Lever drawn and held: how does it feel?', ['firm' => 'Firm, and stays there', 'spongy' => 'Spongy', 'sinks' => 'Sinks to the bar'], ['firm'])->foundToo(),
-            Proof::yesIsRight('no_creep', 'In gear with the lever in, it does not creep', GateKey::StillAtRest, caution: self::CARBON_MONOXIDE.' Brake on, nobody in front. Rear wheel clear of people. Test ride only by a licensed rider in gear, away from traffic.')->foundToo()->running(),
+            Proof::choice(
+                'lever_feel',
+                'Lever drawn and held: how does it feel?',
+                ['firm' => 'Firm, and stays there', 'spongy' => 'Spongy', 'sinks' => 'Sinks to the bar'],
+                ['firm'],
+            )->foundToo(),
+            Proof::yesIsRight(
+                'no_creep',
+                'In gear with the lever in, it does not creep',
+                GateKey::StillAtRest,
+                caution: self::CARBON_MONOXIDE
+                    .' Brake on, nobody in front. Rear wheel clear of people. Test ride only by a licensed rider in gear, away from traffic.',
+            )
+                ->foundToo()
+                ->running(),
         ];
     }
 
@@ -88,7 +110,11 @@ final readonly class HydraulicClutch extends CommonFamily
 
     public function refit(): array
     {
-        return [new Step('refitted', 'Cap and cover back on, spilt fluid washed off, wheels down', 'Nothing is run before they are.')];
+        return [new Step(
+            'refitted',
+            'Cap and cover back on, spilt fluid washed off, wheels down',
+            'Nothing is run before they are.',
+        )];
     }
 
     public function cautions(JobStage $stage): array

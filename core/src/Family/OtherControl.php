@@ -32,16 +32,37 @@ final readonly class OtherControl extends CommonFamily
     public function proofs(Run $run): array
     {
         return [
-            Proof::yesIsRight('nothing_at_rest', 'Released: nothing moves, nothing drags', GateKey::StillAtRest, caution: self::RUNNING)->running()->noWants(Bearing::Taut)->suspecting('a weak spring, a stiff pivot, something that drags'),
-            Proof::yesIsRight('works_fully', 'Pulled: it works fully before the end of its travel', caution: self::RUNNING)->running()->noWants(Bearing::LessSlack),
-            Proof::yesIsRight('springs_back', 'Let go: the handle springs back by itself')->suspecting('a weak or unhooked spring, a dry wire, a stiff pivot'),
+            Proof::yesIsRight(
+                'nothing_at_rest',
+                'Released: nothing moves, nothing drags',
+                GateKey::StillAtRest,
+                caution: self::RUNNING,
+            )
+                ->running()
+                ->noWants(Bearing::Taut)
+                ->suspecting('a weak spring, a stiff pivot, something that drags'),
+            Proof::yesIsRight(
+                'works_fully',
+                'Pulled: it works fully before the end of its travel',
+                caution: self::RUNNING,
+            )
+                ->running()
+                ->noWants(Bearing::LessSlack),
+            Proof::yesIsRight(
+                'springs_back',
+                'Let go: the handle springs back by itself',
+            )->suspecting('a weak or unhooked spring, a dry wire, a stiff pivot'),
         ];
     }
 
     public function gates(): array
     {
         return [
-            Gate::running(GateKey::StillAtRest, 'Still with the control released', 'It moves with the control released.'),
+            Gate::running(
+                GateKey::StillAtRest,
+                'Still with the control released',
+                'It moves with the control released.',
+            ),
             Gate::atRest(GateKey::WireSound, 'Inner wire sound', 'The wire is damaged.'),
             Gate::running(GateKey::NotTaut, 'Cable has play', 'The cable is taut: it works with the control released.'),
         ];

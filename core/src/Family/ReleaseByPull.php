@@ -41,11 +41,39 @@ final readonly class ReleaseByPull extends DriveClutch
     public function proofs(Run $run): array
     {
         return [
-            Proof::yesIsRight('stands_pulled', 'Handle drawn fully and held, in gear: no motion at all', GateKey::StillAtRest, caution: self::DRIVING)->running()->noWants(Bearing::LessSlack),
-            Proof::choice('drives_released', 'Handle let go: how does it take up?', ['smoothly' => 'Smoothly, and it drives', 'weak' => 'Weakly, or it burns', 'none' => 'Not at all'], ['smoothly'], self::DRIVING)->running()->erring(['weak' => Bearing::Taut, 'none' => Bearing::Taut]),
-            Proof::choice('under_load', 'Under load, handle let go: what does it do?', ['pulls' => 'It pulls, ground speed holds', 'slips' => 'Engine speed holds, ground speed drops: it slips'], ['pulls'],
-                'Light load first. '.self::DRIVING)->running()->erring(['slips' => Bearing::Taut]),
-            Proof::yesIsRight('springs_back', 'Let go: the handle springs back by itself')->suspecting('a weak or unhooked spring, a dry wire, a stiff pivot'),
+            Proof::yesIsRight(
+                'stands_pulled',
+                'Handle drawn fully and held, in gear: no motion at all',
+                GateKey::StillAtRest,
+                caution: self::DRIVING,
+            )
+                ->running()
+                ->noWants(Bearing::LessSlack),
+            Proof::choice(
+                'drives_released',
+                'Handle let go: how does it take up?',
+                ['smoothly' => 'Smoothly, and it drives', 'weak' => 'Weakly, or it burns', 'none' => 'Not at all'],
+                ['smoothly'],
+                self::DRIVING,
+            )
+                ->running()
+                ->erring(['weak' => Bearing::Taut, 'none' => Bearing::Taut]),
+            Proof::choice(
+                'under_load',
+                'Under load, handle let go: what does it do?',
+                [
+                    'pulls' => 'It pulls, ground speed holds',
+                    'slips' => 'Engine speed holds, ground speed drops: it slips',
+                ],
+                ['pulls'],
+                'Light load first. '.self::DRIVING,
+            )
+                ->running()
+                ->erring(['slips' => Bearing::Taut]),
+            Proof::yesIsRight(
+                'springs_back',
+                'Let go: the handle springs back by itself',
+            )->suspecting('a weak or unhooked spring, a dry wire, a stiff pivot'),
         ];
     }
 
@@ -54,7 +82,11 @@ final readonly class ReleaseByPull extends DriveClutch
         return [
             Gate::running(GateKey::StillAtRest, 'Stands with the handle drawn', 'It drives with the handle drawn.'),
             Gate::atRest(GateKey::WireSound, 'Inner wire sound', 'The drive wire is damaged.'),
-            Gate::running(GateKey::NotTaut, 'Some slack with the handle let go', 'The drive cable is taut: the clutch is never fully on, slips and burns.'),
+            Gate::running(
+                GateKey::NotTaut,
+                'Some slack with the handle let go',
+                'The drive cable is taut: the clutch is never fully on, slips and burns.',
+            ),
         ];
     }
 
@@ -73,7 +105,10 @@ final readonly class ReleaseByPull extends DriveClutch
 
     public function imitators(): array
     {
-        return ['It burns or slips though nothing was touched: wear has made it taut. Slacken it first.', 'Hollow bolts first, at either end. The pinch clamp is last: it notches the wire.'];
+        return [
+            'It burns or slips though nothing was touched: wear has made it taut. Slacken it first.',
+            'Hollow bolts first, at either end. The pinch clamp is last: it notches the wire.',
+        ];
     }
 
     public function wearCause(Drift $seen): WearCause
@@ -92,6 +127,12 @@ final readonly class ReleaseByPull extends DriveClutch
     /** It has a least play, which wear takes away; the trade has no figure for it. */
     public function starting(): StarterSpec
     {
-        return new StarterSpec(HandKind::Handle, 'Drive handle', 'drive clutch', [AdjusterKind::HollowBolt, AdjusterKind::PinchClamp], null);
+        return new StarterSpec(
+            HandKind::Handle,
+            'Drive handle',
+            'drive clutch',
+            [AdjusterKind::HollowBolt, AdjusterKind::PinchClamp],
+            null,
+        );
     }
 }

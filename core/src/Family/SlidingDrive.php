@@ -28,8 +28,8 @@ use VividPull\Core\Spec\Stands;
 use VividPull\Core\Trace\WorkingEnd;
 
 /**
- * A mower's drive set by sliding a toothed conduit in its clamp, a rung at a time. Often no figure exists: the target is what it does.
- * It drives when pushed, stands at rest, rolls back freely, and the handle returns by itself.
+ * A mower's drive set by sliding a toothed conduit in its clamp, a rung at a time. Often no figure exists: the target
+ * is what it does. It drives when pushed, stands at rest, rolls back freely, and the handle returns by itself.
  */
 final readonly class SlidingDrive extends CommonFamily
 {
@@ -70,8 +70,16 @@ final readonly class SlidingDrive extends CommonFamily
     {
         return [
             new Step('engine_off', 'Engine off, spark lead off the plug', 'Never measure a running belt or blade.'),
-            new Step('clear', 'Blade stopped, drive wheels clear, on a level hard floor', 'Fuel tap shut and tank low before a machine is laid on its side.'),
-            new Step('manual', 'The machine\'s own manual is at hand', 'Manual and local law win over anything shown here.'),
+            new Step(
+                'clear',
+                'Blade stopped, drive wheels clear, on a level hard floor',
+                'Fuel tap shut and tank low before a machine is laid on its side.',
+            ),
+            new Step(
+                'manual',
+                'The machine\'s own manual is at hand',
+                'Manual and local law win over anything shown here.',
+            ),
         ];
     }
 
@@ -79,7 +87,11 @@ final readonly class SlidingDrive extends CommonFamily
     {
         return [
             new Inspection('wire', 'Inner wire', 'Fray behind the end fittings, rust, kinks', GateKey::WireSound),
-            new Inspection('conduit', 'Toothed conduit and clamp', 'Teeth stripped, seat cracked; mark where it stands first'),
+            new Inspection(
+                'conduit',
+                'Toothed conduit and clamp',
+                'Teeth stripped, seat cracked; mark where it stands first',
+            ),
             new Inspection('handle', 'Handle', 'Falls forward: a broken spring'),
             new Inspection('belt', 'Belt and its cover', 'Stretched, glazed, off its wheel'),
         ];
@@ -88,10 +100,32 @@ final readonly class SlidingDrive extends CommonFamily
     public function proofs(Run $run): array
     {
         return [
-            Proof::yesIsRight('nothing_at_rest', 'Handle released: it does not creep', GateKey::StillAtRest, caution: 'Outdoors: carbon monoxide kills. Hard floor, blade off, hands clear of the wheels, nobody in front.')->running()->noWants(Bearing::MoreSlack),
-            Proof::yesIsRight('rolls_back', 'Handle released: it rolls back freely', caution: 'Hard to pull back is a drive that does not let go: try it both ways.')->noWants(Bearing::MoreSlack),
-            Proof::yesIsRight('handle_returns', 'Let go: the handle returns by itself')->suspecting('a weak or unhooked spring, a dry wire, a stiff pivot'),
-            Proof::choice('on_grass', 'On grass, under load: how does it drive?', ['well' => 'It drives', 'slow' => 'Slow', 'slips' => 'It slips'], ['well'], 'Outdoors: carbon monoxide kills. Nobody in front. Hard floor first, then grass: load slows it.')->running()->erring(['slow' => Bearing::LessSlack]),
+            Proof::yesIsRight(
+                'nothing_at_rest',
+                'Handle released: it does not creep',
+                GateKey::StillAtRest,
+                caution: 'Outdoors: carbon monoxide kills. Hard floor, blade off, hands clear of the wheels, nobody in front.',
+            )
+                ->running()
+                ->noWants(Bearing::MoreSlack),
+            Proof::yesIsRight(
+                'rolls_back',
+                'Handle released: it rolls back freely',
+                caution: 'Hard to pull back is a drive that does not let go: try it both ways.',
+            )->noWants(Bearing::MoreSlack),
+            Proof::yesIsRight(
+                'handle_returns',
+                'Let go: the handle returns by itself',
+            )->suspecting('a weak or unhooked spring, a dry wire, a stiff pivot'),
+            Proof::choice(
+                'on_grass',
+                'On grass, under load: how does it drive?',
+                ['well' => 'It drives', 'slow' => 'Slow', 'slips' => 'It slips'],
+                ['well'],
+                'Outdoors: carbon monoxide kills. Nobody in front. Hard floor first, then grass: load slows it.',
+            )
+                ->running()
+                ->erring(['slow' => Bearing::LessSlack]),
         ];
     }
 
@@ -103,7 +137,11 @@ final readonly class SlidingDrive extends CommonFamily
     public function gates(): array
     {
         return [
-            Gate::running(GateKey::StillAtRest, 'Still with the handle released', 'It drives with the handle released.'),
+            Gate::running(
+                GateKey::StillAtRest,
+                'Still with the handle released',
+                'It drives with the handle released.',
+            ),
             Gate::atRest(GateKey::WireSound, 'Inner wire sound', 'The drive wire is damaged.'),
         ];
     }
@@ -134,13 +172,21 @@ final readonly class SlidingDrive extends CommonFamily
         return [
             Replacement::note('Photograph the route and mark the rung that the clamp holds'),
             Replacement::slack('Clamp bolt loosened a few turns, conduit slid out of its teeth'),
-            new GuideStep('unhook', 'Unhook both ends: at the handle, and at the drive under its belt cover', Replacement::SPRINGS),
+            new GuideStep(
+                'unhook',
+                'Unhook both ends: at the handle, and at the drive under its belt cover',
+                Replacement::SPRINGS,
+            ),
             Replacement::compare(),
             Replacement::draw(),
             Replacement::sheaths(),
             new GuideStep('hook_on', 'Hook both ends: at the drive, then at the handle'),
             Replacement::routed(),
-            new GuideStep('rung', 'Conduit into the clamp at the marked rung, bolt tight', 'The seat is plastic: not hard.'),
+            new GuideStep(
+                'rung',
+                'Conduit into the clamp at the marked rung, bolt tight',
+                'The seat is plastic: not hard.',
+            ),
             Replacement::hook(),
         ];
     }
@@ -171,6 +217,13 @@ final readonly class SlidingDrive extends CommonFamily
     /** No figure: it drives when pushed, and stands when let go. */
     public function starting(): StarterSpec
     {
-        return new StarterSpec(HandKind::Handle, 'Drive handle', 'drive clutch', [AdjusterKind::RungClamp], null, [self::table(AdjusterKind::RungClamp->value)]);
+        return new StarterSpec(
+            HandKind::Handle,
+            'Drive handle',
+            'drive clutch',
+            [AdjusterKind::RungClamp],
+            null,
+            [self::table(AdjusterKind::RungClamp->value)],
+        );
     }
 }

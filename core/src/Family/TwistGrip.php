@@ -52,7 +52,8 @@ final readonly class TwistGrip extends CommonFamily
     {
         return match ($point) {
             ReadingPoint::FerruleGap, ReadingPoint::CarburettorBarrel => CouplingRatio::of(1.0, Knowledge::Measured),
-            ReadingPoint::GripFlange, ReadingPoint::GripBackward, ReadingPoint::LeverTip, ReadingPoint::PerchGap, ReadingPoint::ReleaseArm, ReadingPoint::HandleTravel => CouplingRatio::of(1.3, Knowledge::Default),
+            ReadingPoint::GripFlange, ReadingPoint::GripBackward, ReadingPoint::LeverTip, ReadingPoint::PerchGap,
+            ReadingPoint::ReleaseArm, ReadingPoint::HandleTravel => CouplingRatio::of(1.3, Knowledge::Default),
         };
     }
 
@@ -65,19 +66,44 @@ final readonly class TwistGrip extends CommonFamily
     {
         return [
             new Step('engine_off', 'Engine off, key out'),
-            new Step('parked', 'In neutral, parking brake set, wheels chocked', 'A throttle that opens in gear drives off.'),
-            new Step('cool', 'Carburettor and exhaust cool enough to work by', 'Hot exhaust burns; fuel vapour lights. No flame near.'),
+            new Step(
+                'parked',
+                'In neutral, parking brake set, wheels chocked',
+                'A throttle that opens in gear drives off.',
+            ),
+            new Step(
+                'cool',
+                'Carburettor and exhaust cool enough to work by',
+                'Hot exhaust burns; fuel vapour lights. No flame near.',
+            ),
             new Step('bars_free', 'Bars free to turn from stop to stop, nothing hung on them'),
-            new Step('manual', 'The machine\'s own manual is at hand', 'Manual and local law win over anything shown here.'),
+            new Step(
+                'manual',
+                'The machine\'s own manual is at hand',
+                'Manual and local law win over anything shown here.',
+            ),
         ];
     }
 
     public function lookOver(): array
     {
         return [
-            new Inspection('wire', 'Inner wire', 'Fray behind the end fittings and at the carburettor, rust, kinks', GateKey::WireSound),
-            new Inspection('conduit', 'Conduit and route', 'Tight bends, trapped at the steering head, ferrules seated'),
-            new Inspection('grip', 'Grip and drum', 'Grip binds on the bar end, drum cracked, rubber turning on the tube'),
+            new Inspection(
+                'wire',
+                'Inner wire',
+                'Fray behind the end fittings and at the carburettor, rust, kinks',
+                GateKey::WireSound,
+            ),
+            new Inspection(
+                'conduit',
+                'Conduit and route',
+                'Tight bends, trapped at the steering head, ferrules seated',
+            ),
+            new Inspection(
+                'grip',
+                'Grip and drum',
+                'Grip binds on the bar end, drum cracked, rubber turning on the tube',
+            ),
             new Inspection('spring', 'Return spring and bracket', 'Weak or broken spring, bent bracket, boot torn'),
         ];
     }
@@ -85,9 +111,29 @@ final readonly class TwistGrip extends CommonFamily
     public function proofs(Run $run): array
     {
         return [
-            Proof::yesIsRight('snap_shut', 'Opened fully and let go: snaps shut by itself', GateKey::SnapShut, [Pose::Straight, Pose::Left, Pose::Right])->noWants(Bearing::Taut)->suspecting('a dry or kinked wire, a grip that rubs at the end of the bar, a weak return spring, a route that binds'),
-            Proof::yesIsRight('wire_in_groove', 'Wire lies in its groove on the drum', GateKey::WireInGroove)->suspecting('the wire beside its drum, a worn groove'),
-            Proof::yesIsRight('idle_steady', 'Idle stays steady while steering from stop to stop', caution: 'Outdoors: carbon monoxide kills. In neutral, brake set, nobody in front.')->running(Running::Open)->noWants(Bearing::Taut)->suspecting('a wire or hose that is pulled as the bars turn, a route that binds'),
+            Proof::yesIsRight(
+                'snap_shut',
+                'Opened fully and let go: snaps shut by itself',
+                GateKey::SnapShut,
+                [Pose::Straight, Pose::Left, Pose::Right],
+            )
+                ->noWants(Bearing::Taut)
+                ->suspecting(
+                    'a dry or kinked wire, a grip that rubs at the end of the bar, a weak return spring, a route that binds',
+                ),
+            Proof::yesIsRight(
+                'wire_in_groove',
+                'Wire lies in its groove on the drum',
+                GateKey::WireInGroove,
+            )->suspecting('the wire beside its drum, a worn groove'),
+            Proof::yesIsRight(
+                'idle_steady',
+                'Idle stays steady while steering from stop to stop',
+                caution: 'Outdoors: carbon monoxide kills. In neutral, brake set, nobody in front.',
+            )
+                ->running(Running::Open)
+                ->noWants(Bearing::Taut)
+                ->suspecting('a wire or hose that is pulled as the bars turn, a route that binds'),
         ];
     }
 
@@ -102,7 +148,11 @@ final readonly class TwistGrip extends CommonFamily
             Gate::atRest(GateKey::SnapShut, 'Snaps shut in every pose', 'Throttle does not snap shut.'),
             Gate::atRest(GateKey::WireInGroove, 'Wire in its groove', 'Throttle wire is out of its groove.'),
             Gate::atRest(GateKey::WireSound, 'Inner wire sound', 'Throttle wire is damaged.'),
-            Gate::atRest(GateKey::NotTaut, 'Cable has play in every pose', 'Throttle cable is taut and can hold the throttle open.'),
+            Gate::atRest(
+                GateKey::NotTaut,
+                'Cable has play in every pose',
+                'Throttle cable is taut and can hold the throttle open.',
+            ),
         ];
     }
 
@@ -121,15 +171,24 @@ final readonly class TwistGrip extends CommonFamily
     public function replacing(): array
     {
         return [
-            Replacement::note('Photograph the route before anything comes off: steering head, clips, which cable sits where on drum and carburettor'),
-            Replacement::slack('Boots back, all adjusters of this cable to full slack', 'Hold the wire when turning an old adjuster: rust can twist it off.'),
+            Replacement::note(
+                'Photograph the route before anything comes off: steering head, clips, which cable sits where on drum and carburettor',
+            ),
+            Replacement::slack(
+                'Boots back, all adjusters of this cable to full slack',
+                'Hold the wire when turning an old adjuster: rust can twist it off.',
+            ),
             new GuideStep('drum_off', 'Grip housing open, wire out of its groove, its end out of the drum'),
             new GuideStep('carburettor_off', 'Unhook it at the carburettor', 'Fuel vapour lights: no flame near.'),
             Replacement::compare(),
             Replacement::draw(),
             Replacement::sheaths(),
             new GuideStep('carburettor_on', 'Hook it at the carburettor, conduit home in its seat'),
-            new GuideStep('drum_on', 'End in the drum, wire in its groove, housing shut without pinching it', 'A wire out of its groove can hold the throttle open.'),
+            new GuideStep(
+                'drum_on',
+                'End in the drum, wire in its groove, housing shut without pinching it',
+                'A wire out of its groove can hold the throttle open.',
+            ),
             new GuideStep('free_steering', 'Bars from stop to stop: nothing pulls, nothing is trapped'),
             Replacement::hook(),
         ];
@@ -147,8 +206,12 @@ final readonly class TwistGrip extends CommonFamily
     {
         return match ($stage) {
             JobStage::LookOver => ['Fuel is near: no flame. A frayed wire is replaced, not adjusted.'],
-            JobStage::AsFound => ['Let the grip snap back to rest before each reading. Do not push it back past rest, except where the closing cable itself is read.'],
-            JobStage::Set => ['Hold the wire when turning an old adjuster. Short spanner, held close, nut barely nipped.'],
+            JobStage::AsFound => [
+                'Let the grip snap back to rest before each reading. Do not push it back past rest, except where the closing cable itself is read.',
+            ],
+            JobStage::Set => [
+                'Hold the wire when turning an old adjuster. Short spanner, held close, nut barely nipped.',
+            ],
             JobStage::Prove => ['On its wheels. Boots and covers stay off until every pose has passed.'],
             default => parent::cautions($stage),
         };
@@ -162,6 +225,12 @@ final readonly class TwistGrip extends CommonFamily
     /** 2 to 6 mm of arc at the flange (common practice, no source). */
     public function starting(): StarterSpec
     {
-        return new StarterSpec(HandKind::Grip, 'Throttle grip', 'carburettor', [AdjusterKind::InLine, AdjusterKind::BracketNuts], FreePlayBand::at(ReadingPoint::GripFlange, SpecBand::between(2, 6)));
+        return new StarterSpec(
+            HandKind::Grip,
+            'Throttle grip',
+            'carburettor',
+            [AdjusterKind::InLine, AdjusterKind::BracketNuts],
+            FreePlayBand::at(ReadingPoint::GripFlange, SpecBand::between(2, 6)),
+        );
     }
 }

@@ -8,8 +8,8 @@ use VividPull\Core\Quantity\Dimension;
 use VividPull\Core\Quantity\NotUnderstood;
 
 /**
- * A pull that a force gauge recorded by itself: force over time, as it came line by line. It says nothing of the travel; that is even only
- * where the hand pulled steadily.
+ * A pull that a force gauge recorded by itself: force over time, as it came line by line. It says nothing of the
+ * travel; that is even only where the hand pulled steadily.
  */
 final readonly class GaugeRecording
 {
@@ -28,7 +28,12 @@ final readonly class GaugeRecording
      * @param  non-empty-list<float>  $newtons
      * @param  int  $spoilt  lines that were no reading, and are not among them
      */
-    private function __construct(public array $seconds, public array $newtons, public int $spoilt, public bool $lowBattery) {}
+    private function __construct(
+        public array $seconds,
+        public array $newtons,
+        public int $spoilt,
+        public bool $lowBattery,
+    ) {}
 
     /**
      * @param  list<array{int, string}>  $lines  each with its time in ms, by a clock that nobody sets
@@ -48,7 +53,9 @@ final readonly class GaugeRecording
                 continue;
             }
             if ($read->dimension() !== Dimension::Force) {
-                throw NotUnderstood::line("It recorded {$read->entered}, which is no force. Check which instrument its line is set to.");
+                throw NotUnderstood::line(
+                    "It recorded {$read->entered}, which is no force. Check which instrument its line is set to.",
+                );
             }
             // Two lines in one millisecond cannot be told apart in time.
             if ($seconds === [] || $ms / 1000 > $seconds[count($seconds) - 1]) {
@@ -61,11 +68,19 @@ final readonly class GaugeRecording
             throw $last;
         }
         if ($seconds === [] || $newtons === [] || count($newtons) < self::FEWEST) {
-            throw NotUnderstood::line('It recorded '.count($newtons).' forces, and a pull is read from '.self::FEWEST.' at least. Does it send often enough?');
+            throw NotUnderstood::line(
+                'It recorded '.count($newtons).' forces, and a pull is read from '.self::FEWEST
+                    .' at least. Does it send often enough?',
+            );
         }
         $began = $seconds[0];
 
-        return new self(array_map(static fn (float $at): float => $at - $began, $seconds), $newtons, $spoilt, $lowBattery);
+        return new self(
+            array_map(static fn (float $at): float => $at - $began, $seconds),
+            $newtons,
+            $spoilt,
+            $lowBattery,
+        );
     }
 
     /** From its first line to its last, in s. */

@@ -12,7 +12,10 @@ final readonly class GaugeSettings
     public function __construct(
         /** What a bare number is in; null where the gauge writes its unit, and a number without one is refused. */
         public ?Unit $unit = null,
-        /** What every line of this gauge begins with, such as `A1`, where several share one wire; a line that begins otherwise is another's. */
+        /**
+         * What every line of this gauge begins with, such as `A1`, where several share one wire; a line that begins
+         * otherwise is another's.
+         */
         public string $before = '',
         /** Whether a force counts that the gauge says is not at rest: each of a pull is none. */
         public bool $whileMoving = false,

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace VividPull\Core\Gauge;
 
 /**
- * One press is one reading. A gauge whose button sticks, or that sends without being asked, repeats faster than anybody sets it to a lever
- * and presses again; of such a run only the first counts.
+ * One press is one reading. A gauge whose button sticks, or that sends without being asked, repeats faster than anybody
+ * sets it to a lever and presses again; of such a run only the first counts.
  */
 final class HeldButton
 {

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Gauge;
 
-/** Lines out of the bytes of a wire, in whatever pieces they come. A half line that nothing follows is let go, so that it never joins the next. */
+/**
+ * Lines out of the bytes of a wire, in whatever pieces they come. A half line that nothing follows is let go, so that
+ * it never joins the next.
+ */
 final class LineFraming
 {
     /** A gauge writes a line in a few hundredths of a second; ours. */
@@ -32,7 +35,10 @@ final class LineFraming
             $this->lost++;
         }
 
-        return array_values(array_filter(array_map(static fn (mixed $part): string => trim((string) $part), $parts), static fn (string $line): bool => $line !== ''));
+        return array_values(array_filter(
+            array_map(static fn (mixed $part): string => trim((string) $part), $parts),
+            static fn (string $line): bool => $line !== '',
+        ));
     }
 
     /** Lets go of a half line that nothing has followed for half a second. */

@@ -8,9 +8,9 @@ use VividPull\Core\Errors\Quoted;
 use VividPull\Core\Quantity\NotUnderstood;
 
 /**
- * What an instrument on the network answers to the common commands of IEEE 488.2 and to SCPI-1999: its name, a figure, its errors.
- * Source: IEEE Std 488.2-1992, 8.7 (decimal figures) and 10.14 (`*IDN?`); SCPI-1999, volume 1, 7.2.1.4 and 7.2.1.5 (infinity, not a number)
- * and volume 2, 21.8 (`SYSTem:ERRor?`). All from memory.
+ * What an instrument on the network answers to the common commands of IEEE 488.2 and to SCPI-1999: its name, a figure,
+ * its errors. Source: IEEE Std 488.2-1992, 8.7 (decimal figures) and 10.14 (`*IDN?`); SCPI-1999, volume 1, 7.2.1.4 and
+ * 7.2.1.5 (infinity, not a number) and volume 2, 21.8 (`SYSTem:ERRor?`). All from memory.
  */
 final readonly class ScpiReply
 {
@@ -43,7 +43,10 @@ final readonly class ScpiReply
         return (int) $part['code'] === 0 ? null : "The instrument says: {$part['words']} ({$part['code']}).";
     }
 
-    /** What it calls itself, `?` where it does not say: maker, model, serial number, version. Null where that is no such answer. */
+    /**
+     * What it calls itself, `?` where it does not say: maker, model, serial number, version. Null where that is no such
+     * answer.
+     */
     public static function name(string $reply): ?string
     {
         $fields = array_map(trim(...), explode(',', trim($reply)));

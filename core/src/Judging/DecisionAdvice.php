@@ -17,9 +17,9 @@ use VividPull\Core\Statistics\StudentDistribution;
 /**
  * What would settle a verdict that can't be told: another instrument, so many more readings, or nothing that is here.
  *
- * What is promised is kept nine times in ten: the mean of n + m readings lies about the present one by s·√(1/n − 1/(n + m)), and the
- * chance that it then falls where it is called inside or outside is worked out before it is asked for (the predictive distribution of
- * JCGM 106:2012, 6).
+ * What is promised is kept nine times in ten: the mean of n + m readings lies about the present one by s·√(1/n − 1/(n +
+ * m)), and the chance that it then falls where it is called inside or outside is worked out before it is asked for (the
+ * predictive distribution of JCGM 106:2012, 6).
  */
 final readonly class DecisionAdvice
 {
@@ -47,10 +47,22 @@ final readonly class DecisionAdvice
         $other = self::otherInstrument($group, $band, $standing, $rule);
 
         return match (true) {
-            $other !== null && $more !== null => new self(Settles::Readings, "Can't tell with this {$with}: take a {$other->kind->label()}, or read ".self::times($more).' more.'),
-            $other !== null => new self(Settles::Instrument, "Can't tell with this {$with}: take a {$other->kind->label()}."),
-            $more !== null => new self(Settles::Readings, "Can't tell with this {$with}: read ".self::times($more).' more.'),
-            self::chanceWith(self::A_FEW, $group, $band, $rule) >= self::EVEN => new self(Settles::Readings, "Can't tell with this {$with} yet: more readings may decide it."),
+            $other !== null && $more !== null => new self(
+                Settles::Readings,
+                "Can't tell with this {$with}: take a {$other->kind->label()}, or read ".self::times($more).' more.',
+            ),
+            $other !== null => new self(
+                Settles::Instrument,
+                "Can't tell with this {$with}: take a {$other->kind->label()}.",
+            ),
+            $more !== null => new self(
+                Settles::Readings,
+                "Can't tell with this {$with}: read ".self::times($more).' more.',
+            ),
+            self::chanceWith(self::A_FEW, $group, $band, $rule) >= self::EVEN => new self(
+                Settles::Readings,
+                "Can't tell with this {$with} yet: more readings may decide it.",
+            ),
             default => new self(Settles::Nothing, self::noMore($group, $band, $with)),
         };
     }
@@ -60,7 +72,8 @@ final readonly class DecisionAdvice
         $chance = Conformity::chanceInside($group->found->mean, $group->found->spread(), $band);
 
         return $band->contains($group->found->mean)
-            ? 'Inside with '.(int) floor(100 * $chance)." %: this {$with} can say no more. A finer instrument would".($chance >= Verdict::LIKELY ? ', or leave it.' : '.')
+            ? 'Inside with '.(int) floor(100 * $chance)." %: this {$with} can say no more. A finer instrument would"
+                .($chance >= Verdict::LIKELY ? ', or leave it.' : '.')
             : 'Outside with '.(int) floor(100 * (1 - $chance))." %: this {$with} can say no more.";
     }
 
@@ -81,19 +94,40 @@ final readonly class DecisionAdvice
         $found = $group->found;
         $n = $found->count + $more;
 
-        return self::chanceToDecide($found->mean, $found->ofOneReading() * sqrt(1 / $found->count - 1 / $n), $found->spreadOf($n), $band, $rule);
+        return self::chanceToDecide(
+            $found->mean,
+            $found->ofOneReading() * sqrt(1 / $found->count - 1 / $n),
+            $found->spreadOf($n),
+            $band,
+            $rule,
+        );
     }
 
-    private static function otherInstrument(ReadingGroup $group, SpecBand $band, Standing $standing, DecisionRule $rule): ?Instrument
-    {
+    private static function otherInstrument(
+        ReadingGroup $group,
+        SpecBand $band,
+        Standing $standing,
+        DecisionRule $rule,
+    ): ?Instrument {
         $found = $group->found;
         foreach ($standing->shelf as $instrument) {
             if ($instrument->kind === $group->instrument->kind || $instrument->reach < $found->mean) {
                 continue;
             }
-            $expected = Uncertainty::expected($found->mean, self::WITH_OTHER, $instrument, $standing->repeatability($group->first()->stamp->by, $instrument));
+            $expected = Uncertainty::expected(
+                $found->mean,
+                self::WITH_OTHER,
+                $instrument,
+                $standing->repeatability($group->first()->stamp->by, $instrument),
+            );
             if ($expected->standard() < $found->standard()
-                && self::chanceToDecide($found->mean, hypot($found->standard(), $expected->standard()), $expected->spread(), $band, $rule) >= self::EVEN) {
+                && self::chanceToDecide(
+                    $found->mean,
+                    hypot($found->standard(), $expected->standard()),
+                    $expected->spread(),
+                    $band,
+                    $rule,
+                ) >= self::EVEN) {
                 return $instrument;
             }
         }
@@ -106,10 +140,17 @@ final readonly class DecisionAdvice
      *
      * @param  float  $about  standard deviation of the mean to come about the present one, mm
      */
-    private static function chanceToDecide(float $mean, float $about, Spread $spread, SpecBand $band, DecisionRule $rule): float
-    {
+    private static function chanceToDecide(
+        float $mean,
+        float $about,
+        Spread $spread,
+        SpecBand $band,
+        DecisionRule $rule,
+    ): float {
         $accepted = Conformity::acceptance($band, $spread, $rule);
-        $guard = $rule === DecisionRule::Plain ? 0.0 : Conformity::guard(Spread::of($spread->standard, $spread->freedom));
+        $guard = $rule === DecisionRule::Plain
+            ? 0.0
+            : Conformity::guard(Spread::of($spread->standard, $spread->freedom));
         $about *= self::ALLOWANCE;
         $below = static fn (float $edge): float => match (true) {
             is_infinite($edge) => $edge > 0.0 ? 1.0 : 0.0,

@@ -16,7 +16,10 @@ use VividPull\Core\Spec\EngagementWindow;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Spec\SpecBand;
 
-/** A drive's handle from rest to full drive, as last read: first motion, full drive, and the margins to either side. In mm of handle travel. */
+/**
+ * A drive's handle from rest to full drive, as last read: first motion, full drive, and the margins to either side. In
+ * mm of handle travel.
+ */
 final readonly class EngagementState
 {
     private function __construct(
@@ -44,7 +47,10 @@ final readonly class EngagementState
         $values = Measuring::current($facts, MeasureKey::FullDrive);
         $repeated = $values === [] ? null : Repeated::of(MeasureKey::FullDrive, $values);
         $full = $repeated?->mean;
-        [$low, $high] = [$first === null ? null : $first - $band->floor(), $first === null || $band->high === null ? null : $band->high - $first];
+        [$low, $high] = [
+            $first === null ? null : $first - $band->floor(),
+            $first === null || $band->high === null ? null : $band->high - $first,
+        ];
         $reserve = match (Families::of($spec->family)->drift()) {
             Drift::GrowsPlay => $high,
             Drift::ShrinksPlay => $low,
@@ -52,11 +58,23 @@ final readonly class EngagementState
 
         $starts = $found === null ? [null, null] : [
             Conformity::chanceInside($found->mean, $found->spread(), SpecBand::between($band->floor(), null)),
-            $band->high === null ? 1.0 : Conformity::chanceInside($found->mean, $found->spread(), SpecBand::between(null, $band->high)),
+            $band->high === null
+                ? 1.0
+                : Conformity::chanceInside($found->mean, $found->spread(), SpecBand::between(null, $band->high)),
         ];
-        $drives = $repeated === null ? null : Conformity::chanceInside($repeated->mean, $repeated->spread(), $window->band());
+        $drives = $repeated === null
+            ? null
+            : Conformity::chanceInside($repeated->mean, $repeated->spread(), $window->band());
 
-        return new self($window->fullByMm, $first, $full, $low, $high, $reserve, self::said($first, $full, $window->fullByMm, [$low, $starts[0]], [$high, $starts[1]], $drives, $reserve));
+        return new self(
+            $window->fullByMm,
+            $first,
+            $full,
+            $low,
+            $high,
+            $reserve,
+            self::said($first, $full, $window->fullByMm, [$low, $starts[0]], [$high, $starts[1]], $drives, $reserve),
+        );
     }
 
     /**
@@ -65,8 +83,15 @@ final readonly class EngagementState
      * @param  array{float|null, float|null}  $low  margin to the lower edge, and the chance of being above it
      * @param  array{float|null, float|null}  $high  margin to the upper edge, and the chance of being below it
      */
-    private static function said(?float $first, ?float $full, float $fullBy, array $low, array $high, ?float $drives, ?float $reserve): string
-    {
+    private static function said(
+        ?float $first,
+        ?float $full,
+        float $fullBy,
+        array $low,
+        array $high,
+        ?float $drives,
+        ?float $reserve,
+    ): string {
         $share = static fn (?float $chance): string => (int) floor(100 * ($chance ?? 0.0)).' %';
         $sure = DecisionRule::CONFIDENCE;
         [[$early, $isNotEarly], [$late, $isNotLate]] = [$low, $high];
@@ -81,7 +106,8 @@ final readonly class EngagementState
             $isNotEarly < $sure => "Can't tell that it rests: first motion at {$mm($first)}, {$share($isNotEarly)} chance that it is not too early. Read it again, or give it slack.",
             $isNotLate < $sure => "Can't tell that it starts in time: first motion at {$mm($first)}, {$share($isNotLate)} chance that it is not too late. Read it again, or take slack up.",
             $full !== null && $drives < $sure => "Can't tell that it drives fully: at {$mm($full)} of {$mm($fullBy)}, {$share($drives)} chance. Read it again, or take slack up.",
-            default => 'First motion inside its window'.($reserve === null ? '.' : "; {$mm($reserve)} left on the side it wears to."),
+            default => 'First motion inside its window'
+                .($reserve === null ? '.' : "; {$mm($reserve)} left on the side it wears to."),
         };
     }
 }

@@ -40,14 +40,19 @@ final readonly class Gates
         $pack = PackState::of($spec, $facts);
         $here = array_values(array_filter($family->gates(), static fn (Gate $gate): bool => match ($gate->key) {
             GateKey::PackSound => $pack !== null && self::isPackSeen($pack, $facts),
-            GateKey::SpringsReached => self::curve($facts) === Reached::ReturnOnly || array_filter($family->proofs($run), static fn (Proof $proof): bool => $proof->gate === $gate->key) !== [],
+            GateKey::SpringsReached => self::curve($facts) === Reached::ReturnOnly
+                || array_filter(
+                    $family->proofs($run),
+                    static fn (Proof $proof): bool => $proof->gate === $gate->key,
+                ) !== [],
             default => true,
         }));
 
         return array_map(static fn (Gate $gate): GateState => match ($gate->key) {
             GateKey::WireSound => self::inspected($family, $gate, $facts),
             GateKey::NotTaut => self::notTaut($gate, $poses),
-            GateKey::SnapShut, GateKey::WireInGroove, GateKey::StillAtRest, GateKey::BrakeHolds, GateKey::Releases, GateKey::ArmFree => self::proved($family->proofs($run), $gate, $facts),
+            GateKey::SnapShut, GateKey::WireInGroove, GateKey::StillAtRest, GateKey::BrakeHolds, GateKey::Releases,
+            GateKey::ArmFree => self::proved($family->proofs($run), $gate, $facts),
             GateKey::SpringsReached => self::springsReached($family, $run, $gate, $facts),
             GateKey::PackSound => self::pack($gate, $pack, $facts),
             GateKey::BladeStops, GateKey::SpeedGoverned => self::measured($gate, $measures),
@@ -73,8 +78,8 @@ final readonly class Gates
     }
 
     /**
-     * Passed only when every run that makes it whole was made and the value is clearly inside its limit; where the spec has no limit
-     * there is nothing to hold it against.
+     * Passed only when every run that makes it whole was made and the value is clearly inside its limit; where the spec
+     * has no limit there is nothing to hold it against.
      *
      * @param  list<MeasureState>  $measures
      */
@@ -88,8 +93,19 @@ final readonly class Gates
                 return new GateState($gate, GateStatus::Failed, $gate->failure);
             }
             if (! $state->isWhole() || ! $state->verdict->is(VerdictKind::Inside)) {
-                return new GateState($gate, GateStatus::Unknown, "{$gate->title}: ".lcfirst($state->found === null ? 'Not measured yet' : ($state->isWhole() ? $state->verdict->sentence
-                    : count($state->values)." of {$state->measure->runs} runs")).'.');
+                return new GateState(
+                    $gate,
+                    GateStatus::Unknown,
+                    "{$gate->title}: "
+                        .lcfirst(
+                            $state->found === null
+                                ? 'Not measured yet'
+                                : ($state->isWhole()
+                                    ? $state->verdict->sentence
+                                    : count($state->values)." of {$state->measure->runs} runs"),
+                        )
+                        .'.',
+                );
             }
         }
 
@@ -100,14 +116,25 @@ final readonly class Gates
     private static function springsReached(Family $family, Run $run, Gate $gate, Facts $facts): GateState
     {
         $byHand = self::proved($family->proofs($run), $gate, $facts);
-        $asksHand = array_filter($family->proofs($run), static fn (Proof $proof): bool => $proof->gate === $gate->key) !== [];
+        $asksHand = array_filter(
+            $family->proofs($run),
+            static fn (Proof $proof): bool => $proof->gate === $gate->key,
+        ) !== [];
         if (self::curve($facts) !== Reached::ReturnOnly || $byHand->status === GateStatus::Failed) {
             return $byHand;
         }
 
         return $asksHand && $byHand->status === GateStatus::Passed
-            ? new GateState($gate, GateStatus::Unknown, 'A hand felt the clutch springs, and the curve of the pull shows none. Pull it once more, as far as it goes.')
-            : new GateState($gate, GateStatus::Failed, 'The curve of the pull never gets heavier than a return spring. Put the arm right, then pull it again.');
+            ? new GateState(
+                $gate,
+                GateStatus::Unknown,
+                'A hand felt the clutch springs, and the curve of the pull shows none. Pull it once more, as far as it goes.',
+            )
+            : new GateState(
+                $gate,
+                GateStatus::Failed,
+                'The curve of the pull never gets heavier than a return spring. Put the arm right, then pull it again.',
+            );
     }
 
     /** What the last pull kept as a curve says of the springs, since the last move. */
@@ -119,7 +146,10 @@ final readonly class Gates
     /** A pack that was not opened says nothing, and so there is nothing to pass. */
     private static function isPackSeen(PackState $pack, Facts $facts): bool
     {
-        $looked = array_filter(PackFindings::all(), static fn (Inspection $one): bool => isset($facts->answers->inspected[$one->key]));
+        $looked = array_filter(
+            PackFindings::all(),
+            static fn (Inspection $one): bool => isset($facts->answers->inspected[$one->key]),
+        );
         $isNew = array_filter($facts->answers->parts, static fn (PartFitted $one): bool => $one->part === Part::Plates);
 
         return $pack->items !== [] || $looked !== [] || $isNew !== [];
@@ -136,7 +166,13 @@ final readonly class Gates
 
         return $pack?->isWorn() === true
             ? new GateState($gate, GateStatus::Failed, $pack->sentence)
-            : new GateState($gate, GateStatus::Passed, $pack === null || $pack->items === [] ? 'Plates and springs: not measured' : 'Plates and springs: '.lcfirst($pack->sentence));
+            : new GateState(
+                $gate,
+                GateStatus::Passed,
+                $pack === null || $pack->items === []
+                    ? 'Plates and springs: not measured'
+                    : 'Plates and springs: '.lcfirst($pack->sentence),
+            );
     }
 
     /**
@@ -154,16 +190,25 @@ final readonly class Gates
             if ($verdict->is(VerdictKind::Unread) || $verdict->is(VerdictKind::NotJudged)) {
                 $unread[] = $pose;
             } elseif ($verdict->chanceOfPlay === null || $verdict->chanceOfPlay < self::SURE) {
-                $unsure[] = $pose.($verdict->chanceOfPlay === null ? '' : ', '.(int) floor(100 * $verdict->chanceOfPlay).' %');
+                $unsure[] = $pose
+                    .($verdict->chanceOfPlay === null ? '' : ', '.(int) floor(100 * $verdict->chanceOfPlay).' %');
             }
         }
         if ($unsure !== []) {
-            return new GateState($gate, GateStatus::Unknown, 'Not sure that there is any play at all: '.implode('; ', $unsure).'. Read it again, or give it slack.');
+            return new GateState(
+                $gate,
+                GateStatus::Unknown,
+                'Not sure that there is any play at all: '.implode('; ', $unsure).'. Read it again, or give it slack.',
+            );
         }
 
         return $unread === []
             ? new GateState($gate, GateStatus::Passed, $gate->title)
-            : new GateState($gate, GateStatus::Unknown, 'Not read since the last move or lock: '.implode(', ', $unread).'.');
+            : new GateState(
+                $gate,
+                GateStatus::Unknown,
+                'Not read since the last move or lock: '.implode(', ', $unread).'.',
+            );
     }
 
     /** @param  list<Proof>  $proofs */
@@ -177,7 +222,11 @@ final readonly class Gates
             foreach ($proof->tries() as $pose) {
                 $answer = $facts->answers->checks[Facts::checkKey($proof->key, $pose?->value)] ?? null;
                 if ($answer !== null && ! $proof->passes($answer->answer)) {
-                    return new GateState($gate, GateStatus::Failed, rtrim($gate->failure, '.').($pose === null ? '' : ', '.$pose->label()).'.');
+                    return new GateState(
+                        $gate,
+                        GateStatus::Failed,
+                        rtrim($gate->failure, '.').($pose === null ? '' : ', '.$pose->label()).'.',
+                    );
                 }
                 if ($answer !== null && $proof->asksWhy($answer->answer)) {
                     $hidden ??= "{$gate->title}: not to be seen on this machine ({$answer->remark}).";

@@ -18,7 +18,12 @@ final readonly class InstrumentCapability
 {
     private const MOST_REPEATS = 6;
 
-    public function __construct(private Standing $standing, private SpecBand $band, private DecisionRule $rule, private Person $by) {}
+    public function __construct(
+        private Standing $standing,
+        private SpecBand $band,
+        private DecisionRule $rule,
+        private Person $by,
+    ) {}
 
     /** The fewest readings that would call the middle of the band inside; null where even six would not. */
     public function readingsWith(Instrument $instrument): ?int
@@ -45,8 +50,13 @@ final readonly class InstrumentCapability
         if ($instrument->reach >= ($this->band->high ?? 0.0) && $this->readingsWith($instrument) !== null) {
             return null;
         }
-        $better = array_filter($this->standing->shelf, fn (Instrument $one): bool => $one->reach >= ($this->band->high ?? 0.0) && $this->readingsWith($one) !== null);
-        $instead = $better === [] ? 'Nothing on the shelf can: borrow a finer instrument, or read at a point where play is larger.'
+        $better = array_filter(
+            $this->standing->shelf,
+            fn (Instrument $one): bool => $one->reach >= ($this->band->high ?? 0.0)
+                && $this->readingsWith($one) !== null,
+        );
+        $instead = $better === []
+            ? 'Nothing on the shelf can: borrow a finer instrument, or read at a point where play is larger.'
             : 'Take the '.array_values($better)[0]->name.'.';
 
         return ($instrument->reach < ($this->band->high ?? 0.0)

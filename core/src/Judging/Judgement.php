@@ -23,10 +23,16 @@ final readonly class Judgement
     /** Whether the poses read lie further apart than the band is wide, which no setting puts right. */
     public bool $isRoutingFault;
 
-    /** The pose by whose single reading they do so, which is taken once more before anything is blamed; null where none is. */
+    /**
+     * The pose by whose single reading they do so, which is taken once more before anything is blamed; null where none
+     * is.
+     */
     public ?Pose $poseInDoubt;
 
-    /** The band straight must keep for all poses, with an allowance for those nobody read: what is planned for; null where no play is read. */
+    /**
+     * The band straight must keep for all poses, with an allowance for those nobody read: what is planned for; null
+     * where no play is read.
+     */
     public ?SpecBand $plannedBand;
 
     /**
@@ -48,7 +54,12 @@ final readonly class Judgement
         /** What it does at each of its settings; null where it has none that are tried. */
         public ?TableState $table,
     ) {
-        [$this->foundGroup, $this->found, $this->nowGroup, $this->now] = [$found->group, $found->verdict, $now->group, $now->verdict];
+        [
+            $this->foundGroup,
+            $this->found,
+            $this->nowGroup,
+            $this->now,
+        ] = [$found->group, $found->verdict, $now->group, $now->verdict];
         $this->isRoutingFault = $band !== null && $sweep->isWiderThan($band);
         $this->poseInDoubt = $band === null ? null : Pose::tryFrom($sweep->readOnce($band) ?? '');
         $this->plannedBand = $band === null ? null : $sweep->plannedBand($band);
@@ -69,7 +80,10 @@ final readonly class Judgement
     /** @return list<GateState> */
     private function atRest(GateStatus $status): array
     {
-        return array_values(array_filter($this->gatesThat($status), static fn (GateState $one): bool => $one->gate->isAtRest));
+        return array_values(array_filter(
+            $this->gatesThat($status),
+            static fn (GateState $one): bool => $one->gate->isAtRest,
+        ));
     }
 
     /** @return list<GateState> */
@@ -78,11 +92,18 @@ final readonly class Judgement
         return array_values(array_filter($this->gates, static fn (GateState $gate): bool => $gate->status === $status));
     }
 
-    /** A pose that stands apart or outside by one reading alone: it is read once more before anything is turned or blamed for it; null where none does. */
+    /**
+     * A pose that stands apart or outside by one reading alone: it is read once more before anything is turned or
+     * blamed for it; null where none does.
+     */
     public function poseToReadAgain(): ?Pose
     {
         foreach ($this->poses as $pose => $verdict) {
-            if ($pose !== Pose::Straight->value && $verdict->kind->isOutside() && ($this->poseGroups[$pose]->found->count ?? 0) < 2) {
+            if (
+                $pose !== Pose::Straight->value
+                && $verdict->kind->isOutside()
+                && ($this->poseGroups[$pose]->found->count ?? 0) < 2
+            ) {
                 return Pose::from($pose);
             }
         }
@@ -90,7 +111,10 @@ final readonly class Judgement
         return $this->poseInDoubt;
     }
 
-    /** Of the poses other than straight, one that stands at the edge where no reading tells, while none is known to be outside; null where none does. */
+    /**
+     * Of the poses other than straight, one that stands at the edge where no reading tells, while none is known to be
+     * outside; null where none does.
+     */
     public function poseAtTheEdge(): ?Pose
     {
         $stuck = null;
@@ -105,8 +129,8 @@ final readonly class Judgement
     }
 
     /**
-     * Whether any pose read since the last move is outside; of those other than straight, by which it is set, also whether one stands at the
-     * edge where no reading tells.
+     * Whether any pose read since the last move is outside; of those other than straight, by which it is set, also
+     * whether one stands at the edge where no reading tells.
      */
     public function isOutsideInAPose(): bool
     {

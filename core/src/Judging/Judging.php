@@ -25,29 +25,60 @@ final readonly class Judging
         if ($spec->aim === null) {
             $unread = new Judged(null, Verdict::unread('No play is read on this control'));
 
-            return new Judgement($unread, $unread, Sweep::of([]), null, [], [], Gates::states($spec, $run, $facts, [], $measures), $measures, $state);
+            return new Judgement(
+                $unread,
+                $unread,
+                Sweep::of([]),
+                null,
+                [],
+                [],
+                Gates::states($spec, $run, $facts, [], $measures),
+                $measures,
+                $state,
+            );
         }
         $sweep = self::sweep($spec, $facts);
         $found = self::asFoundGroup($spec, $facts);
         $groups = self::currentGroups($facts);
-        $unread = array_values(array_filter(array_map(static fn (Pose $pose): string => $pose->value, $spec->conditions->poses), static fn (string $pose): bool => ! isset($groups[$pose])));
+        $unread = array_values(array_filter(
+            array_map(static fn (Pose $pose): string => $pose->value, $spec->conditions->poses),
+            static fn (string $pose): bool => ! isset($groups[$pose]),
+        ));
         $straight = $sweep->foreseen($spec->play()->band, $unread);
         $poses = [];
         foreach ($spec->conditions->poses as $pose) {
             $group = $groups[$pose->value] ?? null;
             $band = $pose === Pose::Straight ? $straight : $spec->play()->band;
-            $poses[$pose->value] = $group === null ? Verdict::unread(self::whyUnread($facts, $pose)) : self::verdict($spec, $facts, $group, $band);
+            $poses[$pose->value] = $group === null
+                ? Verdict::unread(self::whyUnread($facts, $pose))
+                : self::verdict($spec, $facts, $group, $band);
         }
 
         return new Judgement(
-            new Judged($found, $found === null ? Verdict::unread('Not read yet') : self::toSetBy($spec, $facts, $found, $spec->play()->band)),
-            new Judged($groups[Pose::Straight->value] ?? null, isset($groups[Pose::Straight->value]) ? self::toSetBy($spec, $facts, $groups[Pose::Straight->value], $straight)
-                : ($poses[Pose::Straight->value] ?? Verdict::unread('The spec has no straight pose'))),
+            new Judged(
+                $found,
+                $found === null
+                    ? Verdict::unread('Not read yet')
+                    : self::toSetBy($spec, $facts, $found, $spec->play()->band),
+            ),
+            new Judged(
+                $groups[Pose::Straight->value] ?? null,
+                isset($groups[Pose::Straight->value])
+                    ? self::toSetBy($spec, $facts, $groups[Pose::Straight->value], $straight)
+                    : ($poses[Pose::Straight->value] ?? Verdict::unread('The spec has no straight pose')),
+            ),
             $sweep,
             $spec->play()->band,
             $poses,
             $groups,
-            Gates::states($spec, $run, $facts, self::labelled($poses, '') + self::labelled($second->poses ?? [], ', '.($run->secondPulls()?->label() ?? '')), $measures),
+            Gates::states(
+                $spec,
+                $run,
+                $facts,
+                self::labelled($poses, '')
+                    + self::labelled($second->poses ?? [], ', '.($run->secondPulls()?->label() ?? '')),
+                $measures,
+            ),
             $measures,
             $state,
         );
@@ -79,14 +110,24 @@ final readonly class Judging
         return $labelled;
     }
 
-    private static function verdict(Spec $spec, Facts $facts, ReadingGroup $group, SpecBand $band, bool $onStand = false): Verdict
-    {
+    private static function verdict(
+        Spec $spec,
+        Facts $facts,
+        ReadingGroup $group,
+        SpecBand $band,
+        bool $onStand = false,
+    ): Verdict {
         $objection = self::objection($spec, $group, $onStand);
 
         return match (true) {
             $objection !== null => Verdict::notJudged($objection),
             $group->doubt !== null => Verdict::doubted($group->doubt->question),
-            default => Verdict::of($group->found, $band, $spec->rule, static fn (): DecisionAdvice => DecisionAdvice::of($group, $band, $facts->standing, $spec->rule))
+            default => Verdict::of(
+                $group->found,
+                $band,
+                $spec->rule,
+                static fn (): DecisionAdvice => DecisionAdvice::of($group, $band, $facts->standing, $spec->rule),
+            )
                 ->convertedFrom($group->convertedFrom),
         };
     }
@@ -150,7 +191,10 @@ final readonly class Judging
         };
     }
 
-    /** What poses differ by is of the route: it stays as adjusters are turned, and not where something was put right or fitted since. */
+    /**
+     * What poses differ by is of the route: it stays as adjusters are turned, and not where something was put right or
+     * fitted since.
+     */
     private static function sweep(Spec $spec, Facts $facts): Sweep
     {
         if (count($spec->conditions->poses) < 2) {
@@ -158,7 +202,11 @@ final readonly class Judging
         }
         $settings = [];
         foreach ($facts->readings->groups as $group) {
-            if ($group->at->series === $facts->readings->series && $group->doubt === null && self::objection($spec, $group) === null) {
+            if (
+                $group->at->series === $facts->readings->series
+                && $group->doubt === null
+                && self::objection($spec, $group) === null
+            ) {
                 $settings[$group->at->setting][$group->first()->pose->value] = $group->found;
             }
         }
@@ -183,7 +231,10 @@ final readonly class Judging
         foreach (array_reverse($settings) as $poses) {
             [$here, $straight] = [$poses[$pose->value] ?? null, $poses[Pose::Straight->value] ?? null];
             if ($here !== null && $straight !== null) {
-                return ['d' => $here->mean - $straight->mean, 'u' => hypot($here->standardOfDifference(), $straight->standardOfDifference())];
+                return [
+                    'd' => $here->mean - $straight->mean,
+                    'u' => hypot($here->standardOfDifference(), $straight->standardOfDifference()),
+                ];
             }
         }
 
@@ -201,9 +252,16 @@ final readonly class Judging
         foreach (array_reverse($settings) as $poses) {
             $pairs = [];
             foreach ($poses as $pose => $one) {
-                foreach (array_slice($poses, (int) array_search($pose, array_keys($poses), true) + 1) as $another => $other) {
-                    $pairs[] = ['apart' => abs($one->mean - $other->mean), 'u' => hypot($one->standardOfDifference(), $other->standardOfDifference()),
-                        'freedom' => min($one->freedom(), $other->freedom()), 'once' => min($one->count, $other->count) > 1 ? null : ($other->count < 2 ? $another : $pose)];
+                foreach (array_slice(
+                    $poses,
+                    (int) array_search($pose, array_keys($poses), true) + 1,
+                ) as $another => $other) {
+                    $pairs[] = [
+                        'apart' => abs($one->mean - $other->mean),
+                        'u' => hypot($one->standardOfDifference(), $other->standardOfDifference()),
+                        'freedom' => min($one->freedom(), $other->freedom()),
+                        'once' => min($one->count, $other->count) > 1 ? null : ($other->count < 2 ? $another : $pose),
+                    ];
                 }
             }
             if ($pairs !== []) {

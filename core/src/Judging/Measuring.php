@@ -27,8 +27,12 @@ final readonly class Measuring
     public static function of(Spec $spec, Facts $facts): array
     {
         $measuring = new self($spec, $facts);
-        $asked = array_filter(Families::of($spec->family)->measures($spec), static fn (Measure $one): bool => $one->key === MeasureKey::Tyre
-            ? $spec->other(SpeedCeiling::class) !== null : $spec->limitOf($one->key) !== null);
+        $asked = array_filter(
+            Families::of($spec->family)->measures($spec),
+            static fn (Measure $one): bool => $one->key === MeasureKey::Tyre
+                ? $spec->other(SpeedCeiling::class) !== null
+                : $spec->limitOf($one->key) !== null,
+        );
 
         return array_values(array_map($measuring->state(...), $asked));
     }
@@ -48,14 +52,24 @@ final readonly class Measuring
 
     private function state(Measure $measure): MeasureState
     {
-        $values = $measure->key === MeasureKey::Tyre ? $this->all($measure->key) : self::current($this->facts, $measure->key);
+        $values = $measure->key === MeasureKey::Tyre
+            ? $this->all($measure->key)
+            : self::current($this->facts, $measure->key);
         $found = $values === [] ? null : Repeated::of($measure->key, $values);
         $before = $this->before($measure->key);
         $limit = $this->spec->limitOf($measure->key);
         $factor = $this->factor($measure->key);
 
-        return new MeasureState($measure, $values, $found, $limit, $this->verdict($measure, $found, $limit, $factor), $this->note($measure->key, $found),
-            $before === [] ? null : Repeated::of($measure->key, $before), $factor);
+        return new MeasureState(
+            $measure,
+            $values,
+            $found,
+            $limit,
+            $this->verdict($measure, $found, $limit, $factor),
+            $this->note($measure->key, $found),
+            $before === [] ? null : Repeated::of($measure->key, $before),
+            $factor,
+        );
     }
 
     private function verdict(Measure $measure, ?Repeated $found, ?SpecBand $limit, float $factor): Verdict
@@ -64,20 +78,24 @@ final readonly class Measuring
             return Verdict::unread('Not measured yet');
         }
 
-        return $limit === null ? Verdict::noted('Noted') : Verdict::ofLimit($found->mean * $factor, $found->spread($factor),
-            $limit, $this->spec->rule, $measure->key, fn (): string => self::moreOf($found, $limit, $factor));
+        return $limit === null
+            ? Verdict::noted('Noted')
+            : Verdict::ofLimit($found->mean * $factor, $found->spread($factor),
+                $limit, $this->spec->rule, $measure->key, fn (): string => self::moreOf($found, $limit, $factor));
     }
 
     /**
-     * Of a governed speed the harder of two readings counts: the ground speed itself, and what the same governor would give on the book's
-     * own tyres. Smaller tyres do not excuse a governor set past its limit.
+     * Of a governed speed the harder of two readings counts: the ground speed itself, and what the same governor would
+     * give on the book's own tyres. Smaller tyres do not excuse a governor set past its limit.
      */
     private function factor(MeasureKey $key): float
     {
         $ceiling = $this->spec->other(SpeedCeiling::class);
         $tyre = $this->all(MeasureKey::Tyre);
 
-        return $key !== MeasureKey::GroundSpeed || $ceiling === null || $tyre === [] ? 1.0 : max(1.0, $ceiling->tyreMm * count($tyre) / array_sum($tyre));
+        return $key !== MeasureKey::GroundSpeed || $ceiling === null || $tyre === []
+            ? 1.0
+            : max(1.0, $ceiling->tyreMm * count($tyre) / array_sum($tyre));
     }
 
     private function note(MeasureKey $key, ?Repeated $found): ?string
@@ -91,7 +109,8 @@ final readonly class Measuring
         $onBook = Figure::speed($found->mean * $ceiling->tyreMm / $fitted);
 
         return abs($fitted / $ceiling->tyreMm - 1) < 0.01 ? null
-            : 'On '.Figure::length($fitted, 0)." tyres; on the book's ".Figure::shortLength($ceiling->tyreMm)." the same governor gives {$onBook}. The higher of the two is judged.";
+            : 'On '.Figure::length($fitted, 0)." tyres; on the book's ".Figure::shortLength($ceiling->tyreMm)
+                ." the same governor gives {$onBook}. The higher of the two is judged.";
     }
 
     /** How many more would decide it, where any number would. */
@@ -111,13 +130,19 @@ final readonly class Measuring
     private function all(MeasureKey $key): array
     {
         return array_values(array_map(static fn (SeenMeasure $one): float => $one->entry->value,
-            array_filter($this->facts->observations->measures, static fn (SeenMeasure $one): bool => $one->entry->key === $key)));
+            array_filter(
+                $this->facts->observations->measures,
+                static fn (SeenMeasure $one): bool => $one->entry->key === $key,
+            )));
     }
 
     /** @return list<float> */
     private function before(MeasureKey $key): array
     {
         return array_values(array_map(static fn (SeenMeasure $one): float => $one->entry->value,
-            array_filter($this->facts->observations->measures, static fn (SeenMeasure $one): bool => $one->entry->key === $key && $one->setting === 0)));
+            array_filter(
+                $this->facts->observations->measures,
+                static fn (SeenMeasure $one): bool => $one->entry->key === $key && $one->setting === 0,
+            )));
     }
 }

@@ -26,7 +26,12 @@ final readonly class PackState
      * @param  list<array{key: MeasureKey, of: string, found: Repeated, verdict: Verdict}>  $items
      * @param  array<string, WearLife>  $lives  use left, by measure, where two inspections or more say
      */
-    private function __construct(public PackFigures $figures, public array $items, public string $sentence, public array $lives) {}
+    private function __construct(
+        public PackFigures $figures,
+        public array $items,
+        public string $sentence,
+        public array $lives,
+    ) {}
 
     public static function of(Spec $spec, Facts $facts): ?self
     {
@@ -38,11 +43,21 @@ final readonly class PackState
         foreach (self::KINDS as $key) {
             foreach (self::each($facts, $key) as $of => $values) {
                 $found = Repeated::of($key, $values);
-                $items[] = ['key' => $key, 'of' => (string) $of, 'found' => $found, 'verdict' => self::verdict($spec, $figures->band($key), $key, $found)];
+                $items[] = [
+                    'key' => $key,
+                    'of' => (string) $of,
+                    'found' => $found,
+                    'verdict' => self::verdict($spec, $figures->band($key), $key, $found),
+                ];
             }
         }
 
-        return new self($figures, $items, self::said($figures, $items), self::lives($figures, $items, $facts->standing));
+        return new self(
+            $figures,
+            $items,
+            self::said($figures, $items),
+            self::lives($figures, $items, $facts->standing),
+        );
     }
 
     /** Whether any plate or spring is at or past its limit. */
@@ -102,7 +117,10 @@ final readonly class PackState
     /** How thick the friction plates are together, in mm; null until each was measured. */
     public function stack(): ?float
     {
-        $plates = array_filter($this->items, static fn (array $item): bool => $item['key'] === MeasureKey::FrictionPlate);
+        $plates = array_filter(
+            $this->items,
+            static fn (array $item): bool => $item['key'] === MeasureKey::FrictionPlate,
+        );
 
         return count($plates) < ($this->figures->counts[MeasureKey::FrictionPlate->value] ?? 0) || $plates === [] ? null
             : array_sum(array_map(static fn (array $item): float => $item['found']->mean, $plates));
@@ -110,7 +128,16 @@ final readonly class PackState
 
     private static function verdict(Spec $spec, ?SpecBand $band, MeasureKey $key, Repeated $found): Verdict
     {
-        return $band === null ? Verdict::noted('Noted') : Verdict::ofLimit($found->mean, $found->spread(), $band, $spec->rule, $key, static fn (): string => 'Measure it at more places.');
+        return $band === null
+            ? Verdict::noted('Noted')
+            : Verdict::ofLimit(
+                $found->mean,
+                $found->spread(),
+                $band,
+                $spec->rule,
+                $key,
+                static fn (): string => 'Measure it at more places.',
+            );
     }
 
     /** @return array<array-key, non-empty-list<float>> by number */
@@ -118,7 +145,11 @@ final readonly class PackState
     {
         $each = [];
         foreach ($facts->observations->measures as $seen) {
-            if ($seen->entry->key === $key && $seen->entry->of !== null && $seen->setting >= $facts->readings->movedAt) {
+            if (
+                $seen->entry->key === $key
+                && $seen->entry->of !== null
+                && $seen->setting >= $facts->readings->movedAt
+            ) {
                 $each[$seen->entry->of][] = $seen->entry->value;
             }
         }
@@ -132,13 +163,29 @@ final readonly class PackState
     {
         $worn = array_filter($items, static fn (array $item): bool => $item['verdict']->kind->isOutside());
         if ($worn !== []) {
-            return 'At or past the limit: '.implode(', ', array_map(static fn (array $item): string => lcfirst($item['key']->label())." {$item['of']}", $worn)).'. Plates and springs are replaced as a set.';
+            return 'At or past the limit: '
+                .implode(
+                    ', ',
+                    array_map(
+                        static fn (array $item): string => lcfirst($item['key']->label())." {$item['of']}",
+                        $worn,
+                    ),
+                )
+                .'. Plates and springs are replaced as a set.';
         }
         $unsure = array_filter($items, static fn (array $item): bool => $item['verdict']->is(VerdictKind::CantTell));
         $left = array_sum($figures->counts) - count($items);
 
         return match (true) {
-            $unsure !== [] => 'Near the limit: measure '.implode(', ', array_map(static fn (array $item): string => lcfirst($item['key']->label())." {$item['of']}", $unsure)).' at more places.',
+            $unsure !== [] => 'Near the limit: measure '
+                .implode(
+                    ', ',
+                    array_map(
+                        static fn (array $item): string => lcfirst($item['key']->label())." {$item['of']}",
+                        $unsure,
+                    ),
+                )
+                .' at more places.',
             $items === [] => 'Number plates and springs as they come out, keep their order, and measure each.',
             $left > 0 => "Good so far; {$left} still to measure.",
             default => 'All of the pack is within its limits.',

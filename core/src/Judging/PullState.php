@@ -17,7 +17,12 @@ final readonly class PullState
     /** A pull this much above the new one's is felt (ours). */
     private const HEAVY = 0.2;
 
-    private function __construct(public ?LeverPull $now, public ?LeverPull $fresh, public ?string $problem, public string $sentence) {}
+    private function __construct(
+        public ?LeverPull $now,
+        public ?LeverPull $fresh,
+        public ?string $problem,
+        public string $sentence,
+    ) {}
 
     /** Null where nothing was measured since the last change. */
     public static function of(Spec $spec, Facts $facts): ?self
@@ -30,7 +35,14 @@ final readonly class PullState
         }
         $fresh = $figure?->fresh;
         if ($pulls === [] || $releases === []) {
-            return new self(null, $fresh, null, $pulls === [] ? 'Pull it at the same place as well.' : 'Read the force as it goes back, at the same place.');
+            return new self(
+                null,
+                $fresh,
+                null,
+                $pulls === []
+                    ? 'Pull it at the same place as well.'
+                    : 'Read the force as it goes back, at the same place.',
+            );
         }
         try {
             $now = LeverPull::of(array_sum($pulls) / count($pulls), array_sum($releases) / count($releases));
@@ -51,7 +63,9 @@ final readonly class PullState
         $forces = [];
         foreach ($facts->observations->measures as $seen) {
             if ($seen->entry->key === $key && $seen->setting >= $facts->readings->movedAt) {
-                $forces[] = $figure === null || $seen->entry->atMm === null ? $seen->entry->value : LeverPull::converted($seen->entry->value, $seen->entry->atMm, $figure->atMm);
+                $forces[] = $figure === null || $seen->entry->atMm === null
+                    ? $seen->entry->value
+                    : LeverPull::converted($seen->entry->value, $seen->entry->atMm, $figure->atMm);
             }
         }
 

@@ -16,8 +16,13 @@ final readonly class Rejudged
     private function __construct(public VerdictKind $kind, public float $chance) {}
 
     /** @param  float  $standard  standard uncertainty in mm */
-    public static function by(SpecBand $band, DecisionRule $rule, float $mean, float $standard, float $freedom = INF): self
-    {
+    public static function by(
+        SpecBand $band,
+        DecisionRule $rule,
+        float $mean,
+        float $standard,
+        float $freedom = INF,
+    ): self {
         $chance = Conformity::chanceInside($mean, Spread::of($standard, $freedom), $band);
 
         return new self($mean <= 0.0 ? VerdictKind::Taut : Conformity::decide($mean, $chance, $band, $rule), $chance);

@@ -54,7 +54,12 @@ final readonly class TableState
     /** @return list<OutcomeSetting> those not told since the last change */
     public function untold(bool $tellingOnly): array
     {
-        return array_values(array_filter($this->table->settings, fn (OutcomeSetting $one): bool => ($one->isTelling || ! $tellingOnly) && ! $this->isRight($one) && ! $this->isWrong($one)));
+        return array_values(array_filter(
+            $this->table->settings,
+            fn (OutcomeSetting $one): bool => ($one->isTelling || ! $tellingOnly)
+                && ! $this->isRight($one)
+                && ! $this->isWrong($one),
+        ));
     }
 
     public function isAnyWrong(): bool

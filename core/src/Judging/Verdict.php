@@ -17,7 +17,9 @@ use VividPull\Core\Spec\SpecBand;
 /** What a group of readings says about the band: the kind, the chance of being inside, and the sentence. */
 final readonly class Verdict
 {
-    /** Four in five: what is less likely inside than that is turned, or left outside by choice, with a reason (ours). */
+    /**
+     * Four in five: what is less likely inside than that is turned, or left outside by choice, with a reason (ours).
+     */
     public const LIKELY = 0.8;
 
     private const EVEN = 0.5;
@@ -57,15 +59,36 @@ final readonly class Verdict
         };
     }
 
-    private static function undecided(float $chance, float $beyond, string $sentence, ?DecisionAdvice $deciding, float $play): self
-    {
-        return new self(VerdictKind::CantTell, $chance, $beyond, $sentence, $deciding?->sentence, $play, $deciding?->settles);
+    private static function undecided(
+        float $chance,
+        float $beyond,
+        string $sentence,
+        ?DecisionAdvice $deciding,
+        float $play,
+    ): self {
+        return new self(
+            VerdictKind::CantTell,
+            $chance,
+            $beyond,
+            $sentence,
+            $deciding?->sentence,
+            $play,
+            $deciding?->settles,
+        );
     }
 
     /** Readings that do not go together say nothing until somebody has said which of them is right. */
     public static function doubted(string $question): self
     {
-        return new self(VerdictKind::CantTell, null, 0.0, "Can't tell: a reading is in question", "{$question} Take it back, say that it is right, or read again.", null, Settles::Answer);
+        return new self(
+            VerdictKind::CantTell,
+            null,
+            0.0,
+            "Can't tell: a reading is in question",
+            "{$question} Take it back, say that it is right, or read again.",
+            null,
+            Settles::Answer,
+        );
     }
 
     /**
@@ -73,8 +96,14 @@ final readonly class Verdict
      *
      * @param  callable(): string  $advice  asked only when it can't be told
      */
-    public static function ofLimit(float $mean, Spread $spread, SpecBand $limit, DecisionRule $rule, MeasureKey $key, callable $advice): self
-    {
+    public static function ofLimit(
+        float $mean,
+        Spread $spread,
+        SpecBand $limit,
+        DecisionRule $rule,
+        MeasureKey $key,
+        callable $advice,
+    ): self {
         $chance = Conformity::chanceInside($mean, $spread, $limit);
         $kind = Conformity::decide($mean, $chance, $limit, $rule);
         $figure = static fn (float $value): string => (string) $key->figure($value);
@@ -82,9 +111,27 @@ final readonly class Verdict
 
         return match ($kind) {
             VerdictKind::Inside => new self($kind, $chance, 0.0, 'Inside its limit', null),
-            VerdictKind::TooLoose => new self($kind, $chance, $beyond, "Outside: {$figure($beyond)} over its limit", null),
-            VerdictKind::TooTight => new self($kind, $chance, $beyond, "Outside: {$figure($beyond)} under its limit", null),
-            default => new self($kind, $chance, $beyond, "Can't tell: ".(int) floor($chance * 100).' % chance of inside', $advice()),
+            VerdictKind::TooLoose => new self(
+                $kind,
+                $chance,
+                $beyond,
+                "Outside: {$figure($beyond)} over its limit",
+                null,
+            ),
+            VerdictKind::TooTight => new self(
+                $kind,
+                $chance,
+                $beyond,
+                "Outside: {$figure($beyond)} under its limit",
+                null,
+            ),
+            default => new self(
+                $kind,
+                $chance,
+                $beyond,
+                "Can't tell: ".(int) floor($chance * 100).' % chance of inside',
+                $advice(),
+            ),
         };
     }
 
@@ -97,14 +144,32 @@ final readonly class Verdict
     /** Marked where it was read elsewhere and turned into the spec's point. */
     public function convertedFrom(?ReadingPoint $point): self
     {
-        return $point === null ? $this : new self($this->kind, $this->chanceInside, $this->beyond, "{$this->sentence}, converted from the {$point->label()}", $this->advice, $this->chanceOfPlay, $this->settles);
+        return $point === null
+            ? $this
+            : new self(
+                $this->kind,
+                $this->chanceInside,
+                $this->beyond,
+                "{$this->sentence}, converted from the {$point->label()}",
+                $this->advice,
+                $this->chanceOfPlay,
+                $this->settles,
+            );
     }
 
     /** Marked where it was read on a stand, for a figure on its wheels. */
     public function provisional(): self
     {
         return $this->kind === VerdictKind::NotJudged ? $this
-            : new self($this->kind, $this->chanceInside, $this->beyond, "{$this->sentence}, on a stand: to set by", $this->advice, $this->chanceOfPlay, $this->settles);
+            : new self(
+                $this->kind,
+                $this->chanceInside,
+                $this->beyond,
+                "{$this->sentence}, on a stand: to set by",
+                $this->advice,
+                $this->chanceOfPlay,
+                $this->settles,
+            );
     }
 
     public static function notJudged(string $why): self
@@ -117,15 +182,21 @@ final readonly class Verdict
         return new self(VerdictKind::Unread, null, 0.0, $why, null);
     }
 
-    /** Whether a person may leave it as it reads: likely inside, with no question open about the readings themselves. */
+    /**
+     * Whether a person may leave it as it reads: likely inside, with no question open about the readings themselves.
+     */
     public function mayBeLeft(): bool
     {
-        return $this->kind === VerdictKind::CantTell && $this->settles !== Settles::Answer && $this->beyond === 0.0 && ($this->chanceInside ?? 0.0) >= self::LIKELY;
+        return $this->kind === VerdictKind::CantTell
+            && $this->settles !== Settles::Answer
+            && $this->beyond === 0.0
+            && ($this->chanceInside ?? 0.0) >= self::LIKELY;
     }
 
     /**
-     * At the edge, where no further reading with this instrument would tell, and likelier outside than it may be left; or likelier outside
-     * than inside, where only another instrument would. It is turned, if a turn brings it further in.
+     * At the edge, where no further reading with this instrument would tell, and likelier outside than it may be left;
+     * or likelier outside than inside, where only another instrument would. It is turned, if a turn brings it further
+     * in.
      */
     public function isStuckAtTheEdge(): bool
     {

@@ -13,7 +13,10 @@ use VividPull\Core\Spec\Spec;
 use VividPull\Core\Spec\ThrottleWindow;
 use VividPull\Core\Statistics\StudentDistribution;
 
-/** A throttle between closing lost and opening lost, as last read: closing in its tightest pose, opening in its slackest. In mm at the wire. */
+/**
+ * A throttle between closing lost and opening lost, as last read: closing in its tightest pose, opening in its
+ * slackest. In mm at the wire.
+ */
 final readonly class WindowState
 {
     private function __construct(
@@ -29,8 +32,13 @@ final readonly class WindowState
         public ?float $opens = null,
     ) {}
 
-    public static function of(Spec $spec, Facts $facts, Beliefs $beliefs, Judgement $judgement, ?Judgement $behind): ?self
-    {
+    public static function of(
+        Spec $spec,
+        Facts $facts,
+        Beliefs $beliefs,
+        Judgement $judgement,
+        ?Judgement $behind,
+    ): ?self {
         $window = $spec->other(ThrottleWindow::class);
         if ($window === null || $spec->aim === null) {
             return null;
@@ -41,15 +49,36 @@ final readonly class WindowState
         if ($groups === [] && $judgement->foundGroup !== null && ! $facts->readings->isChanged()) {
             $groups = [$judgement->foundGroup];
         }
-        $read = array_map(static fn (ReadingGroup $group): array => [$group->found->mean / $ratio, hypot($group->found->standard() / $ratio, $group->found->mean / $ratio * $beliefs->play->taught()->spread), $group->found->freedom()], $groups);
+        $read = array_map(
+            static fn (ReadingGroup $group): array => [
+                $group->found->mean / $ratio,
+                hypot(
+                    $group->found->standard() / $ratio,
+                    $group->found->mean / $ratio * $beliefs->play->taught()->spread,
+                ),
+                $group->found->freedom(),
+            ],
+            $groups,
+        );
         usort($read, static fn (array $one, array $other): int => $one[0] <=> $other[0]);
         [$tightest, $slackest] = $read === [] ? [null, null] : [$read[0], $read[count($read) - 1]];
         $closes = $tightest === null ? null : self::chance($tightest, $window->marginMm, INF);
         $opens = $slackest === null ? null : self::chance($slackest, -INF, $window->most($second));
-        $spared = $tightest === null || $window->overTravelMm === null ? null : self::chance($tightest, $window->least($second), INF);
+        $spared = $tightest === null || $window->overTravelMm === null
+            ? null
+            : self::chance($tightest, $window->least($second), INF);
 
-        return new self($window, $window->least($second), $window->most($second), $tightest[0] ?? null, $slackest[0] ?? null, $ratio,
-            self::said($window, $second, $tightest[0] ?? null, $slackest[0] ?? null, $closes, $opens, $spared), $closes, $opens);
+        return new self(
+            $window,
+            $window->least($second),
+            $window->most($second),
+            $tightest[0] ?? null,
+            $slackest[0] ?? null,
+            $ratio,
+            self::said($window, $second, $tightest[0] ?? null, $slackest[0] ?? null, $closes, $opens, $spared),
+            $closes,
+            $opens,
+        );
     }
 
     /**
@@ -62,7 +91,8 @@ final readonly class WindowState
         [$mean, $standard, $freedom] = $slack;
 
         return $standard <= 0.0 ? (float) ($mean >= $from && $mean <= $to)
-            : StudentDistribution::cumulative(($to - $mean) / $standard, $freedom) - StudentDistribution::cumulative(($from - $mean) / $standard, $freedom);
+            : StudentDistribution::cumulative(($to - $mean) / $standard, $freedom)
+                - StudentDistribution::cumulative(($from - $mean) / $standard, $freedom);
     }
 
     /** Slack of the cable behind the governor; where it was not read, the middle of what its spec allows. */
@@ -75,8 +105,15 @@ final readonly class WindowState
     }
 
     /** What was read says it only with 95 % confidence (ISO 14253-1); between, the chance is told. */
-    private static function said(ThrottleWindow $window, float $second, ?float $tightest, ?float $slackest, ?float $closes, ?float $opens, ?float $spared): string
-    {
+    private static function said(
+        ThrottleWindow $window,
+        float $second,
+        ?float $tightest,
+        ?float $slackest,
+        ?float $closes,
+        ?float $opens,
+        ?float $spared,
+    ): string {
         $mm = static fn (float $value): string => (string) Figure::length($value);
         $share = static fn (float $chance): string => (int) floor(100 * $chance).' %';
         $sure = DecisionRule::CONFIDENCE;

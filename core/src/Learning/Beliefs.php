@@ -11,5 +11,10 @@ use VividPull\Core\Facts\ReadingGroup;
 final readonly class Beliefs
 {
     /** @param  list<array{group: ReadingGroup, surprise: Surprise}>  $surprises */
-    public function __construct(public TaughtPlay $play, public array $surprises, public int $groupsUsed, public LockCreep $creep) {}
+    public function __construct(
+        public TaughtPlay $play,
+        public array $surprises,
+        public int $groupsUsed,
+        public LockCreep $creep,
+    ) {}
 }

@@ -39,10 +39,15 @@ final readonly class Believed
     {
         $told = $this->hypothesis->told;
 
-        return 1 / $told->sums->weight + max(0.0, $this->square - $this->ratio ** 2) * $told->reach($shift, $way) ** 2 + $this->hypothesis->sideVariance * $told->side($shift, $way) ** 2;
+        return 1 / $told->sums->weight
+            + max(0.0, $this->square - $this->ratio ** 2) * $told->reach($shift, $way) ** 2
+            + $this->hypothesis->sideVariance * $told->side($shift, $way) ** 2;
     }
 
-    /** By how much play is lost between one side and the other, the thread's own loss included; half of it for one step of side. */
+    /**
+     * By how much play is lost between one side and the other, the thread's own loss included; half of it for one step
+     * of side.
+     */
     public function apart(): float
     {
         return 2 * $this->side - $this->hypothesis->told->thread->lost * $this->ratio;

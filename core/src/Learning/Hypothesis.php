@@ -7,11 +7,12 @@ namespace VividPull\Core\Learning;
 use VividPull\Core\Cable\RatioPrior;
 
 /**
- * One way in which a machine may be: its ratio as it was told or quite another, its play the same from either side or not, its thread
- * true or with lost motion.
+ * One way in which a machine may be: its ratio as it was told or quite another, its play the same from either side or
+ * not, its thread true or with lost motion.
  *
- * Given R, play is y = a + R·x + h·d, with the level a under a flat prior and the side h normal about 0 with deviation τ; both are
- * integrated out, which leaves the sums of x and y less what d explains of them: Sxx − Sxd²/(Sdd + 1/τ²), and so on.
+ * Given R, play is y = a + R·x + h·d, with the level a under a flat prior and the side h normal about 0 with deviation
+ * τ; both are integrated out, which leaves the sums of x and y less what d explains of them: Sxx − Sxd²/(Sdd + 1/τ²),
+ * and so on.
  */
 final readonly class Hypothesis
 {
@@ -47,12 +48,19 @@ final readonly class Hypothesis
         $this->xy = $sums->xy - $sums->dx * $sums->dy / $below;
         [$this->sideAt, $this->sideSlope, $this->sideVariance] = [$sums->dy / $below, -$sums->dx / $below, 1 / $below];
         $this->peak = $near->with($prior, $this->xx, $this->xy);
-        $this->constant = log($share / $prior->spread) - 0.5 * log(1 + $sums->dd * $side) - 0.5 * ($sums->yy - $sums->dy ** 2 / $below);
+        $this->constant = log($share / $prior->spread)
+            - 0.5 * log(1 + $sums->dd * $side)
+            - 0.5 * ($sums->yy - $sums->dy ** 2 / $below);
     }
 
     /** @param  PosteriorMode|null  $near  where its peak was before the last reading; null to look from its prior on */
-    public static function of(float $share, RatioPrior $prior, float $side, Told $told, ?PosteriorMode $near = null): self
-    {
+    public static function of(
+        float $share,
+        RatioPrior $prior,
+        float $side,
+        Told $told,
+        ?PosteriorMode $near = null,
+    ): self {
         return new self($share, $prior, $side, $told, $near ?? PosteriorMode::ofPrior($prior));
     }
 

@@ -28,7 +28,12 @@ final readonly class Learning
     public static function believe(Spec $spec, Run $run, Facts $facts): Beliefs
     {
         if ($spec->aim === null) {
-            return new Beliefs(TaughtPlay::startingFrom(RatioPrior::fromCoupling(CouplingRatio::of(1.0, Knowledge::Default)), 0.0), [], 0, $facts->standing->creep);
+            return new Beliefs(
+                TaughtPlay::startingFrom(RatioPrior::fromCoupling(CouplingRatio::of(1.0, Knowledge::Default)), 0.0),
+                [],
+                0,
+                $facts->standing->creep,
+            );
         }
         $learning = new self($spec, $run, $facts, self::turns($run, $facts));
         $play = TaughtPlay::startingFrom(self::prior($spec, $run, $facts), 0.0, $learning->firstWay());
@@ -51,15 +56,24 @@ final readonly class Learning
             } else {
                 $play = $answer;
             }
-            $creep = $last !== null && self::isLockedPair($last, $group) ? $creep->with(($group->found->mean - $last->found->mean) / $play->ratio()) : $creep;
+            $creep = $last !== null && self::isLockedPair($last, $group)
+                ? $creep->with(($group->found->mean - $last->found->mean) / $play->ratio())
+                : $creep;
             $last = $group;
             $used++;
         }
 
-        return new Beliefs($learning->moved($play, $creep, $last?->at, $facts->readings->at()), $surprises, $used, $creep);
+        return new Beliefs(
+            $learning->moved($play, $creep, $last?->at, $facts->readings->at()),
+            $surprises,
+            $used,
+            $creep,
+        );
     }
 
-    /** @param  list<float>  $turns  slack given by each move in mm of conduit; 0 where it moved no play of this cable */
+    /**
+     * @param  list<float>  $turns  slack given by each move in mm of conduit; 0 where it moved no play of this cable
+     */
     private function __construct(private Spec $spec, private Run $run, private Facts $facts, private array $turns) {}
 
     /** From one reading to the next: what was moved and locked in between. */
@@ -67,7 +81,11 @@ final readonly class Learning
     {
         $from = $last ?? ReadAt::opening();
         if ($to->series !== $from->series) {
-            return TaughtPlay::startingFrom(self::after($play, $this->spec, $this->run, $this->facts, $from->series, $to->series), $to->slack, $this->wayBefore($to->moves));
+            return TaughtPlay::startingFrom(
+                self::after($play, $this->spec, $this->run, $this->facts, $from->series, $to->series),
+                $to->slack,
+                $this->wayBefore($to->moves),
+            );
         }
         $rest = $to->slack - $from->slack;
         for ($move = $from->moves; $move < $to->moves; $move++) {
@@ -80,13 +98,20 @@ final readonly class Learning
         }
         $locks = ($to->setting - $from->setting) - ($to->moves - $from->moves);
 
-        return $last === null || $locks < 1 ? $play : $play->shaken($locks * $creep->mean(), sqrt($locks) * $creep->deviation());
+        return $last === null || $locks < 1
+            ? $play
+            : $play->shaken($locks * $creep->mean(), sqrt($locks) * $creep->deviation());
     }
 
-    /** From which side it was found: nobody knows, so the first move is taken for one more the same way, and only turning back can tell of sides. */
+    /**
+     * From which side it was found: nobody knows, so the first move is taken for one more the same way, and only
+     * turning back can tell of sides.
+     */
     private function firstWay(): float
     {
-        return self::way(array_values(array_filter($this->turns, static fn (float $turn): bool => $turn !== 0.0))[0] ?? 0.0);
+        return self::way(
+            array_values(array_filter($this->turns, static fn (float $turn): bool => $turn !== 0.0))[0] ?? 0.0,
+        );
     }
 
     private function wayBefore(int $moves): float
@@ -110,14 +135,21 @@ final readonly class Learning
     {
         $adjusters = $run->playAdjusters();
 
-        return array_map(static fn (MoveMade $move): float => $move->entry->steps === null || ! isset($adjusters[$move->entry->adjuster]) ? 0.0
-            : $adjusters[$move->entry->adjuster]->slackGiven($move->entry->steps), $facts->readings->moves);
+        return array_map(
+            static fn (MoveMade $move): float => $move->entry->steps === null
+                || ! isset($adjusters[$move->entry->adjuster])
+                ? 0.0
+                : $adjusters[$move->entry->adjuster]->slackGiven($move->entry->steps),
+            $facts->readings->moves,
+        );
     }
 
     /** Read before a lock and after it, with nothing else in between: what the lock did. */
     private static function isLockedPair(ReadingGroup $before, ReadingGroup $after): bool
     {
-        return $before->at->series === $after->at->series && $before->at->moves === $after->at->moves && $after->at->setting === $before->at->setting + 1
+        return $before->at->series === $after->at->series
+            && $before->at->moves === $after->at->moves
+            && $after->at->setting === $before->at->setting + 1
             && ! $before->isTaut() && ! $after->isTaut();
     }
 
@@ -129,7 +161,9 @@ final readonly class Learning
     /** What is handed on from one series to the next: all that was taught, unless a new part has made a new ratio. */
     private static function after(TaughtPlay $play, Spec $spec, Run $run, Facts $facts, int $from, int $to): RatioPrior
     {
-        return $from < $facts->readings->ratioFrom && $to >= $facts->readings->ratioFrom ? self::drawn($spec, $run) : $play->taught();
+        return $from < $facts->readings->ratioFrom && $to >= $facts->readings->ratioFrom
+            ? self::drawn($spec, $run)
+            : $play->taught();
     }
 
     /** What the drawing, or the family, says of R before anything was read. */
@@ -146,14 +180,23 @@ final readonly class Learning
     {
         $reading = $group->first();
 
-        return $group->doubt === null && $group->isAt($spec->play()->point) && $reading->pose === Pose::Straight && ! $group->at->crossed
-            && ($spec->conditions->objection($reading->engine, $reading->wheels) === null || $spec->conditions->areProvisional($reading->engine, $reading->wheels));
+        return $group->doubt === null
+            && $group->isAt($spec->play()->point)
+            && $reading->pose === Pose::Straight
+            && ! $group->at->crossed
+            && ($spec->conditions->objection($reading->engine, $reading->wheels) === null
+                || $spec->conditions->areProvisional($reading->engine, $reading->wheels));
     }
 
-    /** How the machine stands: on a stand a cable lies otherwise than on the ground, so only readings of the one last read in go together. */
+    /**
+     * How the machine stands: on a stand a cable lies otherwise than on the ground, so only readings of the one last
+     * read in go together.
+     */
     private static function standsOn(Facts $facts): ?Wheels
     {
-        return $facts->readings->groups === [] ? null : $facts->readings->groups[count($facts->readings->groups) - 1]->first()->wheels;
+        return $facts->readings->groups === []
+            ? null
+            : $facts->readings->groups[count($facts->readings->groups) - 1]->first()->wheels;
     }
 
     /** After a surprise the level starts from the reading that could not be believed; it taught nothing of R. */

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace VividPull\Core\Learning;
 
 /**
- * A thread that loses so much of a turn whenever the turning is reversed, in mm of conduit: how much of that is still to be lost.
- * With nothing to lose it moves as it is turned.
+ * A thread that loses so much of a turn whenever the turning is reversed, in mm of conduit: how much of that is still
+ * to be lost. With nothing to lose it moves as it is turned.
  */
 final readonly class LostMotion
 {
@@ -36,7 +36,8 @@ final readonly class LostMotion
     /**
      * The slack that truly comes of a turn, in mm of conduit.
      *
-     * @param  float|null  $way  from which side it is finished, where it may go past and back; null for the way of the turn itself
+     * @param  float|null  $way  from which side it is finished, where it may go past and back; null for the way of the
+     *     turn itself
      */
     public function gives(float $slack, ?float $way): float
     {
@@ -45,7 +46,9 @@ final readonly class LostMotion
         }
         $turns = (float) ($slack <=> 0.0);
 
-        return $way === null || $turns === $way ? $turns * max(0.0, abs($slack) - $this->toLose($turns)) : $slack - $way * $this->toLose($way);
+        return $way === null || $turns === $way
+            ? $turns * max(0.0, abs($slack) - $this->toLose($turns))
+            : $slack - $way * $this->toLose($way);
     }
 
     private function toLose(float $way): float

@@ -9,8 +9,8 @@ use VividPull\Core\Quantity\Figure;
 /**
  * What is known of up to three offsets from half-planes that all hold: a polytope, kept by its corners.
  *
- * Every corner is where as many bounds meet as there are offsets; with one offset this is an interval. The few bounds that
- * a table gives make trying every combination cheap, and exact.
+ * Every corner is where as many bounds meet as there are offsets; with one offset this is an interval. The few bounds
+ * that a table gives make trying every combination cheap, and exact.
  */
 final readonly class OffsetBounds
 {
@@ -21,7 +21,8 @@ final readonly class OffsetBounds
 
     /**
      * @param  non-empty-list<list<float>>  $corners
-     * @param  non-empty-list<list<float>>  $wider  the same with twice as far an edge; what moves with that edge is bounded by nothing
+     * @param  non-empty-list<list<float>>  $wider  the same with twice as far an edge; what moves with that edge is
+     *     bounded by nothing
      */
     private function __construct(private array $corners, private array $wider) {}
 
@@ -64,7 +65,10 @@ final readonly class OffsetBounds
         $corners = [];
         foreach (self::choices(count($planes), $offsets) as $choice) {
             $at = self::meeting(array_map(static fn (int $n): HalfPlane => $planes[$n], $choice));
-            if ($at !== null && array_filter($planes, static fn (HalfPlane $one): bool => ! $one->holds($at, self::SLACK)) === []) {
+            if (
+                $at !== null
+                && array_filter($planes, static fn (HalfPlane $one): bool => ! $one->holds($at, self::SLACK)) === []
+            ) {
                 $corners[] = $at;
             }
         }
@@ -82,7 +86,10 @@ final readonly class OffsetBounds
     {
         $byWay = [];
         foreach ($planes as $plane) {
-            $way = implode(' ', array_map(static fn (float $weight): string => Figure::ratio($weight, 6)->bare(), $plane->weights));
+            $way = implode(
+                ' ',
+                array_map(static fn (float $weight): string => Figure::ratio($weight, 6)->bare(), $plane->weights),
+            );
             $byWay[$way] = ! isset($byWay[$way]) || $plane->least > $byWay[$way]->least ? $plane : $byWay[$way];
         }
 
@@ -145,6 +152,10 @@ final readonly class OffsetBounds
             }
         }
 
-        return array_map(static fn (array $row, int $place): float => $row[$n] / $row[$place], $rows, array_keys($rows));
+        return array_map(
+            static fn (array $row, int $place): float => $row[$n] / $row[$place],
+            $rows,
+            array_keys($rows),
+        );
     }
 }

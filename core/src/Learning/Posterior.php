@@ -5,10 +5,11 @@ declare(strict_types=1);
 namespace VividPull\Core\Learning;
 
 /**
- * What is believed of R, of the side and of the thread: shares of nodes of ln R, laid about the most likely value of each hypothesis.
+ * What is believed of R, of the side and of the thread: shares of nodes of ln R, laid about the most likely value of
+ * each hypothesis.
  *
- * Each grid spans six standard deviations of its curve at the peak either way, so that it stays fine however much was learned; the
- * weight of a node is its height times the width of its cell, so that hypotheses weigh by their evidence.
+ * Each grid spans six standard deviations of its curve at the peak either way, so that it stays fine however much was
+ * learned; the weight of a node is its height times the width of its cell, so that hypotheses weigh by their evidence.
  */
 final readonly class Posterior
 {
@@ -35,7 +36,10 @@ final readonly class Posterior
         /** Mean and standard deviation of ln R, to hand on. */
         public float $ln,
         public float $spread,
-        /** By how much play is expected to be apart between the sides, and the share of the hypotheses under which it is. */
+        /**
+         * By how much play is expected to be apart between the sides, and the share of the hypotheses under which it
+         * is.
+         */
         public float $apart,
         public float $sideChance,
     ) {}
@@ -76,7 +80,10 @@ final readonly class Posterior
         return $total > 0.0 || $taut === [] ? self::summed($kept, $total) : self::of($hypotheses, []);
     }
 
-    /** @param  list<array{Hypothesis, float, list<array{float, float, float}>}>  $kept  with the cell and ln R, R, weight of each node */
+    /**
+     * @param  list<array{Hypothesis, float, list<array{float, float, float}>}>  $kept  with the cell and ln R, R,
+     *     weight of each node
+     */
     private static function summed(array $kept, float $total): self
     {
         $parts = [];
@@ -105,7 +112,17 @@ final readonly class Posterior
             if ($sum === 0.0) {
                 continue;
             }
-            $parts[] = $part = new Believed($hypothesis, $ratios, $shares, $sides, $cell, $sum, $ratioSum / $sum, $squareSum / $sum, $sideSum / $sum);
+            $parts[] = $part = new Believed(
+                $hypothesis,
+                $ratios,
+                $shares,
+                $sides,
+                $cell,
+                $sum,
+                $ratioSum / $sum,
+                $squareSum / $sum,
+                $sideSum / $sum,
+            );
             $mean += $ratioSum;
             $square += $squareSum;
             $apart += $sum * $part->apart();
@@ -113,7 +130,15 @@ final readonly class Posterior
         }
         assert($parts !== []);
 
-        return new self($parts, $mean, max(0.0, $square - $mean * $mean), $ln, sqrt(max(1e-12, $lnSquare - $ln * $ln)), $apart, $sided);
+        return new self(
+            $parts,
+            $mean,
+            max(0.0, $square - $mean * $mean),
+            $ln,
+            sqrt(max(1e-12, $lnSquare - $ln * $ln)),
+            $apart,
+            $sided,
+        );
     }
 
     /**

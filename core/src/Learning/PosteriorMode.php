@@ -37,7 +37,10 @@ final readonly class PosteriorMode
             // Where the curve bends the other way, the squared part alone still leads downhill.
             $bend = $precision + max($ratio * $ratio * $xx, 2 * $ratio * $ratio * $xx - $ratio * $xy);
             $step = max(-$prior->spread, min($prior->spread, $slope / $bend));
-            $ln = max($prior->ln - self::FARTHEST * $prior->spread, min($prior->ln + self::FARTHEST * $prior->spread, $ln - $step));
+            $ln = max(
+                $prior->ln - self::FARTHEST * $prior->spread,
+                min($prior->ln + self::FARTHEST * $prior->spread, $ln - $step),
+            );
             if ($step * $step * $bend < self::CLOSE * self::CLOSE) {
                 break;
             }

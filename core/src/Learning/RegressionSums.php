@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace VividPull\Core\Learning;
 
 /**
- * Weighted, centred sums of slack given (x), play read (y) and the side each setting was come from (d: +1 slack given last, −1 taken
- * away last, 0 not moved yet), kept up to date in one pass (West, 1979).
+ * Weighted, centred sums of slack given (x), play read (y) and the side each setting was come from (d: +1 slack given
+ * last, −1 taken away last, 0 not moved yet), kept up to date in one pass (West, 1979).
  */
 final readonly class RegressionSums
 {
@@ -50,12 +50,23 @@ final readonly class RegressionSums
     }
 
     /**
-     * The same where the level may have shifted since, by an amount of this variance in mm²: what is known of the slope stays, and the
-     * level counts for less (a random walk of the level, as in a Kalman filter).
+     * The same where the level may have shifted since, by an amount of this variance in mm²: what is known of the slope
+     * stays, and the level counts for less (a random walk of the level, as in a Kalman filter).
      */
     public function loosened(float $variance): self
     {
         return $this->weight === 0.0 || $variance <= 0.0 ? $this
-            : new self(1 / (1 / $this->weight + $variance), $this->meanX, $this->meanY, $this->meanD, $this->xx, $this->xy, $this->yy, $this->dd, $this->dx, $this->dy);
+            : new self(
+                1 / (1 / $this->weight + $variance),
+                $this->meanX,
+                $this->meanY,
+                $this->meanD,
+                $this->xx,
+                $this->xy,
+                $this->yy,
+                $this->dd,
+                $this->dx,
+                $this->dy,
+            );
     }
 }

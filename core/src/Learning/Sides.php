@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Learning;
 
-/** By how much play reads differently when the last turn gave slack instead of taking it, in mm, and the chance that it does at all. */
+/**
+ * By how much play reads differently when the last turn gave slack instead of taking it, in mm, and the chance that it
+ * does at all.
+ */
 final readonly class Sides
 {
     /** From here on it is taken for real (ours). */

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace VividPull\Core\Learning;
 
 /**
- * What was turned and read in one series, so that it can be told again as another thread would have had it. Each part holds the one
- * before it, since most stories only grow.
+ * What was turned and read in one series, so that it can be told again as another thread would have had it. Each part
+ * holds the one before it, since most stories only grow.
  */
 final readonly class Story
 {
@@ -49,7 +49,9 @@ final readonly class Story
         return new self($this, self::TAUT, 0.0, 0.0);
     }
 
-    /** @param  float  $found  from which side it was found: 1 as the first move goes, −1 the other side, 0 between them */
+    /**
+     * @param  float  $found  from which side it was found: 1 as the first move goes, −1 the other side, 0 between them
+     */
     public function told(LostMotion $thread, float $found): Told
     {
         $parts = [];
@@ -63,7 +65,12 @@ final readonly class Story
                 self::SHIFTED => $told?->shifted($at->one, $at->other),
                 self::READ => $told?->read($at->one, $at->other),
                 self::TAUT => $told?->readTaut(),
-                default => Told::asFound($at->one, $found * $at->other, $thread, $at->other === 0.0 ? 1 - $found : null),
+                default => Told::asFound(
+                    $at->one,
+                    $found * $at->other,
+                    $thread,
+                    $at->other === 0.0 ? 1 - $found : null,
+                ),
             };
         }
         assert($told !== null);

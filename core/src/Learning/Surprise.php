@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Learning;
 
-/** A reading the belief gave less than one chance in a thousand: wrong way, or something slipped. It teaches nothing. */
+/**
+ * A reading the belief gave less than one chance in a thousand: wrong way, or something slipped. It teaches nothing.
+ */
 final readonly class Surprise
 {
     public const BELOW = 0.001;

@@ -8,16 +8,21 @@ use VividPull\Core\Cable\RatioPrior;
 use VividPull\Core\Statistics\NormalDistribution;
 
 /**
- * Free play as one machine has taught it: y = a + R·x + h·d, with x the slack given in mm of conduit and d the side it was come from.
+ * Free play as one machine has taught it: y = a + R·x + h·d, with x the slack given in mm of conduit and d the side it
+ * was come from.
  *
- * R is above zero. ln R is normal as it was told, or, now and then, somewhere else altogether: a ratio that was entered wrongly must be
- * unlearned. The side h is nothing, or, now and then, a wire that sticks; and now and then a thread loses part of a turn that reverses the
- * one before it. These hypotheses are weighed by their evidence; the level a has a flat prior and is integrated out. What is believed is worked out when it is first asked for, since most
- * readings only add to the sums.
+ * R is above zero. ln R is normal as it was told, or, now and then, somewhere else altogether: a ratio that was entered
+ * wrongly must be unlearned. The side h is nothing, or, now and then, a wire that sticks; and now and then a thread
+ * loses part of a turn that reverses the one before it. These hypotheses are weighed by their evidence; the level a has
+ * a flat prior and is integrated out. What is believed is worked out when it is first asked for, since most readings
+ * only add to the sums.
  */
 final class TaughtPlay implements Belief
 {
-    /** Share of machines whose ratio is not what it was told to be, and how far off those are, in ln R (ours; the spread as in core.md §3). */
+    /**
+     * Share of machines whose ratio is not what it was told to be, and how far off those are, in ln R (ours; the spread
+     * as in core.md §3).
+     */
     private const ASTRAY = 0.03;
 
     private const ASTRAY_SPREAD = 0.7;
@@ -27,23 +32,33 @@ final class TaughtPlay implements Belief
 
     private const SIDE = 0.3;
 
-    /** From which side it was found: as the first move goes, between the sides, or from the other; and the share of each (ours). */
+    /**
+     * From which side it was found: as the first move goes, between the sides, or from the other; and the share of each
+     * (ours).
+     */
     private const FOUND = [[1.0, 0.5], [0.0, 0.25], [-1.0, 0.25]];
 
-    /** Share of machines whose thread loses motion when the turning is reversed, by how much, and about that, in mm of conduit (ours). */
+    /**
+     * Share of machines whose thread loses motion when the turning is reversed, by how much, and about that, in mm of
+     * conduit (ours).
+     */
     private const LOSING = 0.03;
 
     private const LOST = [0.15, 0.3, 0.45, 0.6];
 
     private const LOST_SPREAD = 0.05;
 
-    /** With more readings than this only what does not go together with the plain explanation is explained otherwise. */
+    /**
+     * With more readings than this only what does not go together with the plain explanation is explained otherwise.
+     */
     private const FEW = 8;
 
     /** Misfit of the readings, in squared deviations beyond their number, from which on they do not go together. */
     private const MISFIT = 4.0;
 
-    /** A reading within this many deviations of R and of its own noise cannot be a surprise; both at once lie at 3.2. */
+    /**
+     * A reading within this many deviations of R and of its own noise cannot be a surprise; both at once lie at 3.2.
+     */
     private const EXPECTED_RATIO = 2.5;
 
     private const EXPECTED_NOISE = 2.0;
@@ -75,21 +90,49 @@ final class TaughtPlay implements Belief
     /** @param  float  $way  of the first move, where it is known: +1 gives slack, −1 takes it away */
     public static function startingFrom(RatioPrior $prior, float $slack, float $way = 0.0): self
     {
-        return new self($prior, RegressionSums::none(), $slack, $way, PosteriorMode::ofPrior($prior), Story::from($slack, $way));
+        return new self(
+            $prior,
+            RegressionSums::none(),
+            $slack,
+            $way,
+            PosteriorMode::ofPrior($prior),
+            Story::from($slack, $way),
+        );
     }
 
     public function after(float $slackGiven): self
     {
         return $slackGiven === 0.0 ? $this
-            : new self($this->prior, $this->sums, $this->slack + $slackGiven, $slackGiven > 0.0 ? 1.0 : -1.0, $this->peak, $this->story->turned($slackGiven), $this->taut, $this->readings);
+            : new self(
+                $this->prior,
+                $this->sums,
+                $this->slack + $slackGiven,
+                $slackGiven > 0.0 ? 1.0 : -1.0,
+                $this->peak,
+                $this->story->turned($slackGiven),
+                $this->taut,
+                $this->readings,
+            );
     }
 
-    /** The belief after something that may have shifted the level: so much slack given, with this standard deviation, both in mm of conduit. */
+    /**
+     * The belief after something that may have shifted the level: so much slack given, with this standard deviation,
+     * both in mm of conduit.
+     */
     public function shaken(float $slackGiven, float $deviation): self
     {
         $variance = ($deviation * exp($this->prior->ln)) ** 2;
 
-        return new self($this->prior, $this->sums->loosened($variance), $this->slack + $slackGiven, $this->way, $this->peak, $this->story->shifted($slackGiven, $variance), $this->taut, $this->readings);
+        return new self(
+            $this->prior,
+            $this->sums->loosened($variance),
+            $this->slack + $slackGiven,
+            $this->way,
+            $this->peak,
+            $this->story->shifted($slackGiven, $variance),
+            $this->taut,
+            $this->readings,
+        );
     }
 
     public function given(float $mean, float $standard): self|Surprise
@@ -100,7 +143,16 @@ final class TaughtPlay implements Belief
         }
         $weight = 1 / ($u * $u);
         $sums = $this->sums->with($this->slack, $mean, $this->way, $weight);
-        $placed = new self($this->prior, $sums, $this->slack, $this->way, $this->peak->with($this->prior, $sums->xx, $sums->xy), $this->story->read($mean, $weight), $this->taut, $this->readings + 1);
+        $placed = new self(
+            $this->prior,
+            $sums,
+            $this->slack,
+            $this->way,
+            $this->peak->with($this->prior, $sums->xx, $sums->xy),
+            $this->story->read($mean, $weight),
+            $this->taut,
+            $this->readings + 1,
+        );
 
         return $this->taut === [] || $this->isPlaced() || $placed->letsBeTaut() ? $placed : new Surprise(0.0, $mean);
     }
@@ -108,14 +160,30 @@ final class TaughtPlay implements Belief
     /** The belief after a reading of nothing: play is there or below it. */
     public function givenTaut(float $mean, float $standard): self|Surprise
     {
-        $reading = new TautReading($mean, max(self::LEAST, $standard), $this->isPlaced() || $this->taut !== [] ? null : exp($this->prior->ln));
-        $after = new self($this->prior, $this->sums, $this->slack, $this->way, $this->peak, $this->story->readTaut(), [...$this->taut, $reading], $this->readings);
+        $reading = new TautReading(
+            $mean,
+            max(self::LEAST, $standard),
+            $this->isPlaced() || $this->taut !== [] ? null : exp($this->prior->ln),
+        );
+        $after = new self(
+            $this->prior,
+            $this->sums,
+            $this->slack,
+            $this->way,
+            $this->peak,
+            $this->story->readTaut(),
+            [...$this->taut, $reading],
+            $this->readings,
+        );
         if (! $this->isPlaced()) {
-            // Kept until a reading above zero places the play: then it says how little the slack given since can have moved it.
+            // Kept until a reading above zero places the play: then it says how little the slack given since can have
+            // moved it.
             return $after;
         }
 
-        return $this->chanceBetween(-INF, $mean, 0.0, max(self::LEAST, $standard)) < Surprise::BELOW ? new Surprise($this->expected(0.0), $mean) : $after;
+        return $this->chanceBetween(-INF, $mean, 0.0, max(self::LEAST, $standard)) < Surprise::BELOW
+            ? new Surprise($this->expected(0.0), $mean)
+            : $after;
     }
 
     public function isPlaced(): bool
@@ -131,7 +199,10 @@ final class TaughtPlay implements Belief
 
     public function expected(float $shift, ?float $way = null): float
     {
-        return array_sum(array_map(static fn (Believed $part): float => $part->share * $part->expected($shift, $way), $this->posterior()->parts));
+        return array_sum(array_map(
+            static fn (Believed $part): float => $part->share * $part->expected($shift, $way),
+            $this->posterior()->parts,
+        ));
     }
 
     /** @param  float|null  $way  from which side it is come to in the end; null for the way of the shift */
@@ -140,8 +211,14 @@ final class TaughtPlay implements Belief
         return self::chance($this->posterior(), $low, $high, $shift, $noise, $way);
     }
 
-    private static function chance(Posterior $posterior, float $low, float $high, float $shift, float $noise, ?float $way): float
-    {
+    private static function chance(
+        Posterior $posterior,
+        float $low,
+        float $high,
+        float $shift,
+        float $noise,
+        ?float $way,
+    ): float {
         $chance = 0.0;
         foreach ($posterior->parts as $part) {
             $told = $part->hypothesis->told;
@@ -152,14 +229,16 @@ final class TaughtPlay implements Belief
             $shares = $part->shares;
             foreach ($part->ratios as $node => $ratio) {
                 $mean = $level + $ratio * $reach + $sides[$node] * $side;
-                // A node stands for its whole cell: without the cell's own width the chance would go up and down with the grid.
+                // A node stands for its whole cell: without the cell's own width the chance would go up and down with
+                // the grid.
                 $deviation = sqrt($variance + $within * $ratio * $ratio);
                 $top = ($high - $mean) / $deviation;
                 $bottom = ($low - $mean) / $deviation;
                 if ($bottom >= self::SURELY || $top <= -self::SURELY) {
                     continue;
                 }
-                $chance += $shares[$node] * (($top >= self::SURELY ? 1.0 : NormalDistribution::cumulative($top)) - ($bottom <= -self::SURELY ? 0.0 : NormalDistribution::cumulative($bottom)));
+                $chance += $shares[$node] * (($top >= self::SURELY ? 1.0 : NormalDistribution::cumulative($top))
+                    - ($bottom <= -self::SURELY ? 0.0 : NormalDistribution::cumulative($bottom)));
             }
         }
 
@@ -191,7 +270,10 @@ final class TaughtPlay implements Belief
         return sqrt($this->posterior()->variance);
     }
 
-    /** By how much play reads differently when the last turn gave slack instead of taking it, in mm; and the chance that the side matters. */
+    /**
+     * By how much play reads differently when the last turn gave slack instead of taking it, in mm; and the chance that
+     * the side matters.
+     */
     public function sides(): Sides
     {
         return new Sides($this->posterior()->apart, $this->posterior()->sideChance);
@@ -209,13 +291,17 @@ final class TaughtPlay implements Belief
         $mean = $this->expected($shift, $way);
 
         return sqrt($noise * $noise + array_sum(array_map(
-            static fn (Believed $part): float => $part->share * ($part->variance($shift, $way) + ($part->expected($shift, $way) - $mean) ** 2), $this->posterior()->parts)));
+            static fn (Believed $part): float => $part->share * ($part->variance($shift, $way)
+                + ($part->expected($shift, $way) - $mean) ** 2),
+            $this->posterior()->parts)));
     }
 
     /** What this series taught about R, as the prior of the next. */
     public function taught(): RatioPrior
     {
-        return $this->hasLearned() || ($this->isPlaced() && $this->taut !== []) ? RatioPrior::of($this->posterior()->ln, $this->posterior()->spread) : $this->prior;
+        return $this->hasLearned() || ($this->isPlaced() && $this->taut !== [])
+            ? RatioPrior::of($this->posterior()->ln, $this->posterior()->spread)
+            : $this->prior;
     }
 
     private function posterior(): Posterior
@@ -227,7 +313,10 @@ final class TaughtPlay implements Belief
     /** What is believed when every explanation is weighed. */
     private function whole(): Posterior
     {
-        return $this->whole ??= Posterior::of([...$this->plainly(), ...$this->otherwise()], $this->isPlaced() ? $this->taut : []);
+        return $this->whole ??= Posterior::of(
+            [...$this->plainly(), ...$this->otherwise()],
+            $this->isPlaced() ? $this->taut : [],
+        );
     }
 
     /** How badly the readings fit the plain explanation: squared deviations beyond what their number lets expect. */
@@ -239,10 +328,18 @@ final class TaughtPlay implements Belief
     /** @return non-empty-list<Hypothesis> as it was told, or with quite another ratio */
     private function plainly(): array
     {
-        $told = $this->taut === [] ? Told::plainly($this->sums, $this->slack, $this->way) : $this->story->told(LostMotion::none(), 1.0);
+        $told = $this->taut === []
+            ? Told::plainly($this->sums, $this->slack, $this->way)
+            : $this->story->told(LostMotion::none(), 1.0);
 
         return [
-            Hypothesis::of((1 - self::ASTRAY) * (1 - self::SIDED - self::LOSING), $this->prior, 0.0, $told, $this->peak),
+            Hypothesis::of(
+                (1 - self::ASTRAY) * (1 - self::SIDED - self::LOSING),
+                $this->prior,
+                0.0,
+                $told,
+                $this->peak,
+            ),
             Hypothesis::of(self::ASTRAY * (1 - self::SIDED - self::LOSING), $this->astray(), 0.0, $told),
         ];
     }
@@ -259,13 +356,28 @@ final class TaughtPlay implements Belief
         $conduit = exp($this->prior->ln);
         foreach (self::FOUND as [$found, $share]) {
             $told = $this->story->told(LostMotion::none(), $found);
-            $all[] = Hypothesis::of((1 - self::ASTRAY) * self::SIDED * $share, $this->prior, (self::SIDE * $conduit) ** 2, $told);
-            $all[] = Hypothesis::of(self::ASTRAY * self::SIDED * $share, $this->astray(), (self::SIDE * $conduit) ** 2, $told);
+            $all[] = Hypothesis::of(
+                (1 - self::ASTRAY) * self::SIDED * $share,
+                $this->prior,
+                (self::SIDE * $conduit) ** 2,
+                $told,
+            );
+            $all[] = Hypothesis::of(
+                self::ASTRAY * self::SIDED * $share,
+                $this->astray(),
+                (self::SIDE * $conduit) ** 2,
+                $told,
+            );
         }
         foreach (self::LOST as $lost) {
             foreach ([false, true] as $reverses) {
                 $told = $this->story->told(LostMotion::of($lost, $reverses), $reverses ? -1.0 : 1.0);
-                $all[] = Hypothesis::of(self::LOSING / 2 / count(self::LOST), $this->prior, (self::LOST_SPREAD * $conduit) ** 2, $told);
+                $all[] = Hypothesis::of(
+                    self::LOSING / 2 / count(self::LOST),
+                    $this->prior,
+                    (self::LOST_SPREAD * $conduit) ** 2,
+                    $told,
+                );
             }
         }
 
@@ -321,17 +433,26 @@ final class TaughtPlay implements Belief
     {
         $deviation = $this->deviation($shift, $noise, $way);
         $wanted = NormalDistribution::quantile($p);
-        [$low, $high] = [$this->expected($shift, $way) - 10 * $deviation, $this->expected($shift, $way) + 10 * $deviation];
+        [$low, $high] = [
+            $this->expected($shift, $way) - 10 * $deviation,
+            $this->expected($shift, $way) + 10 * $deviation,
+        ];
         $at = $this->expected($shift, $way) + $wanted * $deviation;
         $slope = 1 / $deviation;
         $before = null;
         for ($i = 0; $i < 20; $i++) {
-            $off = NormalDistribution::quantile(min(1 - 1e-15, max(1e-15, $this->chanceBetween(-INF, $at, $shift, $noise, $way)))) - $wanted;
+            $off = NormalDistribution::quantile(min(
+                1 - 1e-15,
+                max(1e-15, $this->chanceBetween(-INF, $at, $shift, $noise, $way)),
+            ))
+                - $wanted;
             if (abs($off) < 1e-6) {
                 break;
             }
             $off < 0.0 ? $low = $at : $high = $at;
-            $slope = $before === null || $at === $before[0] ? $slope : max(0.05 / $deviation, ($off - $before[1]) / ($at - $before[0]));
+            $slope = $before === null || $at === $before[0]
+                ? $slope
+                : max(0.05 / $deviation, ($off - $before[1]) / ($at - $before[0]));
             $before = [$at, $off];
             $next = $at - $off / $slope;
             $at = $next > $low && $next < $high ? $next : ($low + $high) / 2;

@@ -16,7 +16,10 @@ final readonly class Told
         /** @var list<array{float, float}> slack and way where it was read taut */
         public array $taut,
         public LostMotion $thread,
-        /** By how many sides a first move would shift it: 0 none, 1 from between, 2 from the other; null where one was made. */
+        /**
+         * By how many sides a first move would shift it: 0 none, 1 from between, 2 from the other; null where one was
+         * made.
+         */
         private ?float $firstShift,
     ) {}
 
@@ -34,22 +37,50 @@ final readonly class Told
 
     public function turned(float $slack): self
     {
-        return new self($this->sums, $this->slack + $this->thread->gives($slack, null), (float) ($slack <=> 0.0), $this->taut, $this->thread->turned($slack), null);
+        return new self(
+            $this->sums,
+            $this->slack + $this->thread->gives($slack, null),
+            (float) ($slack <=> 0.0),
+            $this->taut,
+            $this->thread->turned($slack),
+            null,
+        );
     }
 
     public function shifted(float $slack, float $variance): self
     {
-        return new self($this->sums->loosened($variance), $this->slack + $slack, $this->way, $this->taut, $this->thread, $this->firstShift);
+        return new self(
+            $this->sums->loosened($variance),
+            $this->slack + $slack,
+            $this->way,
+            $this->taut,
+            $this->thread,
+            $this->firstShift,
+        );
     }
 
     public function read(float $play, float $weight): self
     {
-        return new self($this->sums->with($this->slack, $play, $this->way, $weight), $this->slack, $this->way, $this->taut, $this->thread, $this->firstShift);
+        return new self(
+            $this->sums->with($this->slack, $play, $this->way, $weight),
+            $this->slack,
+            $this->way,
+            $this->taut,
+            $this->thread,
+            $this->firstShift,
+        );
     }
 
     public function readTaut(): self
     {
-        return new self($this->sums, $this->slack, $this->way, [...$this->taut, [$this->slack, $this->way]], $this->thread, $this->firstShift);
+        return new self(
+            $this->sums,
+            $this->slack,
+            $this->way,
+            [...$this->taut, [$this->slack, $this->way]],
+            $this->thread,
+            $this->firstShift,
+        );
     }
 
     /** Slack between the middle of what was read and where a turn would bring it, in mm. */

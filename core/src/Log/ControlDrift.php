@@ -12,10 +12,11 @@ final readonly class ControlDrift
     public function __construct(public float $conduitMm, public int $intervals) {}
 
     /**
-     * The mean over the intervals between visits: what was found less what the visit before had left. A visit that fitted a
-     * part which wears anew forgets the intervals before it.
+     * The mean over the intervals between visits: what was found less what the visit before had left. A visit that
+     * fitted a part which wears anew forgets the intervals before it.
      *
-     * @param  list<array{found: float|null, left: float|null, parts?: list<string>}>  $visits  play in mm at one point, oldest first
+     * @param  list<array{found: float|null, left: float|null, parts?: list<string>}>  $visits  play in mm at one point,
+     *     oldest first
      * @param  float  $ratio  R at that point, above zero
      */
     public static function over(array $visits, float $ratio): ?self
@@ -35,6 +36,9 @@ final readonly class ControlDrift
     /** @param  list<string>  $parts */
     private static function startsOver(array $parts): bool
     {
-        return array_filter($parts, static fn (string $part): bool => Part::tryFrom($part)?->startsDriftOver() === true) !== [];
+        return array_filter(
+            $parts,
+            static fn (string $part): bool => Part::tryFrom($part)?->startsDriftOver() === true,
+        ) !== [];
     }
 }

@@ -55,7 +55,8 @@ enum EntryKind: string
     public function canBeAmended(): bool
     {
         return match ($this) {
-            self::Reading, self::Outcome, self::Measure, self::Move, self::Thread, self::Check, self::Inspected, self::Condition => true,
+            self::Reading, self::Outcome, self::Measure, self::Move, self::Thread, self::Check, self::Inspected,
+            self::Condition => true,
             default => false,
         };
     }

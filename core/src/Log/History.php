@@ -7,7 +7,9 @@ namespace VividPull\Core\Log;
 use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Spec\RidersWish;
 
-/** What is told of a control before its job: its use, what its signed jobs left and learned, and what people said of it. */
+/**
+ * What is told of a control before its job: its use, what its signed jobs left and learned, and what people said of it.
+ */
 final readonly class History
 {
     public function __construct(

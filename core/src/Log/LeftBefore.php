@@ -16,8 +16,13 @@ final readonly class LeftBefore
         $when = substr($this->at, 0, 10);
 
         return [
-            ...($this->byChoice === null ? [] : ["Left outside its band by choice on {$when} by {$this->by}: {$this->byChoice}"]),
-            ...array_map(fn (string $fault): string => "A fault was left on {$when} by {$this->by}: {$fault}", $this->faults),
+            ...($this->byChoice === null
+                ? []
+                : ["Left outside its band by choice on {$when} by {$this->by}: {$this->byChoice}"]),
+            ...array_map(
+                fn (string $fault): string => "A fault was left on {$when} by {$this->by}: {$fault}",
+                $this->faults,
+            ),
         ];
     }
 }

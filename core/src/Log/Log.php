@@ -111,7 +111,11 @@ final readonly class Log
             return $entry;
         }
         foreach (array_reverse($this->entries) as $later) {
-            if ($later instanceof Amended && $later->entry === $entry->stamp->id && ! isset($this->voids[$later->stamp->id])) {
+            if (
+                $later instanceof Amended
+                && $later->entry === $entry->stamp->id
+                && ! isset($this->voids[$later->stamp->id])
+            ) {
                 return $later->becomes;
             }
         }

@@ -34,13 +34,27 @@ final readonly class Replacing
 
     public function withStepDone(string $key, bool $isHere = true): self
     {
-        return new self($this->reason, $this->cable, $this->steps, [$key => $isHere] + $this->done, $this->sizes, $this->isOver);
+        return new self(
+            $this->reason,
+            $this->cable,
+            $this->steps,
+            [$key => $isHere] + $this->done,
+            $this->sizes,
+            $this->isOver,
+        );
     }
 
     /** Compared anew, the newest counts. */
     public function compared(CableComparison $sizes): self
     {
-        return new self($this->reason, $this->cable, $this->steps, [Replacement::COMPARE => true] + $this->done, $sizes, $this->isOver);
+        return new self(
+            $this->reason,
+            $this->cable,
+            $this->steps,
+            [Replacement::COMPARE => true] + $this->done,
+            $sizes,
+            $this->isOver,
+        );
     }
 
     public function over(): self
@@ -70,7 +84,10 @@ final readonly class Replacing
         return ($this->done[$step->key] ?? null) === false;
     }
 
-    /** The first step that is not done, one that was taken back too; null where only the fitted cable is to be written down. */
+    /**
+     * The first step that is not done, one that was taken back too; null where only the fitted cable is to be written
+     * down.
+     */
     public function next(): ?GuideStep
     {
         foreach ($this->steps as $step) {

@@ -50,6 +50,9 @@ final readonly class Standing
     /** @return list<InstrumentKind> kinds on the shelf, a coin aside */
     public function kinds(): array
     {
-        return array_values(array_unique(array_map(static fn (Instrument $i): InstrumentKind => $i->kind, $this->shelf), SORT_REGULAR));
+        return array_values(array_unique(
+            array_map(static fn (Instrument $i): InstrumentKind => $i->kind, $this->shelf),
+            SORT_REGULAR,
+        ));
     }
 }

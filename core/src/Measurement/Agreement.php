@@ -7,13 +7,13 @@ namespace VividPull\Core\Measurement;
 use VividPull\Core\Statistics\StudentDistribution;
 
 /**
- * Whether readings of one group go together, judged by how well the person is known to repeat, never by the group's own spread: a
- * misread rule or a slipped digit would hide in that.
+ * Whether readings of one group go together, judged by how well the person is known to repeat, never by the group's own
+ * spread: a misread rule or a slipped digit would hide in that.
  *
- * One reading of n lies off the mean of all by s·√(1 − 1/n) at a standard deviation; s has its own degrees of freedom, so the
- * distance over that is Student's, and the n distances share one chance of a false alarm (Bonferroni). The reading furthest from the
- * median is left out, and the rest is asked again, as long as more stay than were left out (the deleted residual of Cook and Weisberg,
- * Residuals and Influence in Regression, 1982, with s known from before).
+ * One reading of n lies off the mean of all by s·√(1 − 1/n) at a standard deviation; s has its own degrees of freedom,
+ * so the distance over that is Student's, and the n distances share one chance of a false alarm (Bonferroni). The
+ * reading furthest from the median is left out, and the rest is asked again, as long as more stay than were left out
+ * (the deleted residual of Cook and Weisberg, Residuals and Influence in Regression, 1982, with s known from before).
  */
 final readonly class Agreement
 {
@@ -39,7 +39,8 @@ final readonly class Agreement
      */
     public static function isPlain(array $values, Repeatability $pooled, float $resolution): bool
     {
-        return count($values) < 2 || max($values) - min($values) <= self::PLAIN * sqrt($pooled->deviation ** 2 + $resolution ** 2);
+        return count($values) < 2
+            || max($values) - min($values) <= self::PLAIN * sqrt($pooled->deviation ** 2 + $resolution ** 2);
     }
 
     /**
@@ -85,7 +86,9 @@ final readonly class Agreement
         $mean = array_sum($values) / $n;
         $most = max(max($values) - $mean, $mean - min($values)) / ($single * sqrt(1 - 1 / $n));
 
-        return $most < self::PLAIN || StudentDistribution::within($most, max(1, (int) min(floor($freedom), 400))) < 1 - self::FALSE_ALARM / ($n === 2 ? 1 : $n);
+        return $most < self::PLAIN
+            || StudentDistribution::within($most, max(1, (int) min(floor($freedom), 400))) < 1
+                - self::FALSE_ALARM / ($n === 2 ? 1 : $n);
     }
 
     /**

@@ -8,8 +8,9 @@ use VividPull\Core\Errors\Refused;
 use VividPull\Core\Statistics\SampleDeviation;
 
 /**
- * An instrument held against pieces whose size is known: how far off it shows (its bias), and how well it repeats on them. What a certificate would
- * say of it is the worst bias, which nobody takes off a reading, and twice the standard uncertainty of that bias: JCGM 100:2008, F.2.4.5 (from memory).
+ * An instrument held against pieces whose size is known: how far off it shows (its bias), and how well it repeats on
+ * them. What a certificate would say of it is the worst bias, which nobody takes off a reading, and twice the standard
+ * uncertainty of that bias: JCGM 100:2008, F.2.4.5 (from memory).
  */
 final readonly class BlockCheck
 {

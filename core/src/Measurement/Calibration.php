@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Measurement;
 
-/** What a calibration certificate says: expanded uncertainty in mm (of a force gauge in N), its coverage factor, and the day it falls due. */
+/**
+ * What a calibration certificate says: expanded uncertainty in mm (of a force gauge in N), its coverage factor, and the
+ * day it falls due.
+ */
 final readonly class Calibration
 {
     private function __construct(public float $expanded, public float $factor, public ?string $due) {}

@@ -9,8 +9,8 @@ use VividPull\Core\Spec\SpecBand;
 use VividPull\Core\Statistics\StudentDistribution;
 
 /**
- * Conformance probabilities and guard bands (JCGM 106:2012, 7 and 8), with Student's distribution about the mean: the same
- * truncated degrees of freedom that give U (JCGM 100:2008, G.4).
+ * Conformance probabilities and guard bands (JCGM 106:2012, 7 and 8), with Student's distribution about the mean: the
+ * same truncated degrees of freedom that give U (JCGM 100:2008, G.4).
  */
 final readonly class Conformity
 {
@@ -20,17 +20,31 @@ final readonly class Conformity
     private const HAIR = 1e-9;
 
     /**
-     * P(play is in the band), for a mean and how it may lie about the truth. Of a mean inside the band no more than is left when the marks
-     * have shifted it as far towards the edges as they can: a reading one mark inside an edge may be of a play on that edge.
+     * P(play is in the band), for a mean and how it may lie about the truth. Of a mean inside the band no more than is
+     * left when the marks have shifted it as far towards the edges as they can: a reading one mark inside an edge may
+     * be of a play on that edge.
      */
     public static function chanceInside(float $mean, Spread $spread, SpecBand $band): float
     {
-        $chance = self::between($band->floor() - $mean, ($band->high ?? INF) - $mean, $spread->standard, $spread->freedom);
+        $chance = self::between(
+            $band->floor() - $mean,
+            ($band->high ?? INF) - $mean,
+            $spread->standard,
+            $spread->freedom,
+        );
         if ($spread->marks <= 0.0 || ! $band->contains($mean)) {
             return $chance;
         }
 
-        return min($chance, self::between($band->floor() - $mean + $spread->marks, ($band->high ?? INF) - $mean - $spread->marks, $spread->random, $spread->freedom));
+        return min(
+            $chance,
+            self::between(
+                $band->floor() - $mean + $spread->marks,
+                ($band->high ?? INF) - $mean - $spread->marks,
+                $spread->random,
+                $spread->freedom,
+            ),
+        );
     }
 
     public static function decide(float $mean, float $chance, SpecBand $band, DecisionRule $rule): VerdictKind
@@ -81,7 +95,10 @@ final readonly class Conformity
     /** How far inside an edge without another a mean must lie to be called inside, in mm. */
     public static function guard(Spread $spread): float
     {
-        $t = StudentDistribution::coverageFactor(2 * DecisionRule::CONFIDENCE - 1, max(1, (int) min(floor($spread->freedom), 1e9)));
+        $t = StudentDistribution::coverageFactor(
+            2 * DecisionRule::CONFIDENCE - 1,
+            max(1, (int) min(floor($spread->freedom), 1e9)),
+        );
 
         return self::guardOf($spread, $t);
     }
@@ -96,12 +113,17 @@ final readonly class Conformity
         $out = $band->floor();
         $in = $middle;
         // By this edge alone; the one across only takes from the chance, and mostly nothing that shows.
-        $alone = $out + self::guardOf($spread, StudentDistribution::quantile(DecisionRule::CONFIDENCE, $spread->freedom));
+        $alone = $out
+            + self::guardOf($spread, StudentDistribution::quantile(DecisionRule::CONFIDENCE, $spread->freedom));
         [$least, $enough] = [$alone - self::HAIR, $alone + self::HAIR];
-        $enough = $enough < $middle && self::chanceInside($enough, $spread, $band) >= DecisionRule::CONFIDENCE ? $enough : $middle;
+        $enough = $enough < $middle && self::chanceInside($enough, $spread, $band) >= DecisionRule::CONFIDENCE
+            ? $enough
+            : $middle;
         for ($i = 0; $i < self::HALVINGS; $i++) {
             $try = ($out + $in) / 2;
-            $try >= $enough || ($try > $least && self::chanceInside($try, $spread, $band) >= DecisionRule::CONFIDENCE) ? $in = $try : $out = $try;
+            $try >= $enough || ($try > $least && self::chanceInside($try, $spread, $band) >= DecisionRule::CONFIDENCE)
+                ? $in = $try
+                : $out = $try;
         }
 
         return $in;

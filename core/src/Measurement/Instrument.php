@@ -6,7 +6,10 @@ namespace VividPull\Core\Measurement;
 
 use VividPull\Core\Errors\OutOfRange;
 
-/** An instrument on the shelf: what it can show, how far it reaches, how well it is known. All in mm; in N where it shows forces. */
+/**
+ * An instrument on the shelf: what it can show, how far it reaches, how well it is known. All in mm; in N where it
+ * shows forces.
+ */
 final readonly class Instrument
 {
     public const COIN = 'coin';
@@ -20,7 +23,10 @@ final readonly class Instrument
         public ?Calibration $calibration,
         /** Marks to the inch, where it is read in inches too: 32, 64, 1000; null where it has none of its own. */
         public ?int $inchMarks = null,
-        /** How far one hand with it lies from another, as a study of play told: standard deviation and its degrees of freedom; null where nobody studied it. */
+        /**
+         * How far one hand with it lies from another, as a study of play told: standard deviation and its degrees of
+         * freedom; null where nobody studied it.
+         */
         public ?Repeatability $hands = null,
     ) {}
 
@@ -36,7 +42,10 @@ final readonly class Instrument
         ?Repeatability $hands = null,
     ): self {
         if (! ($resolution > 0.0)) {
-            throw OutOfRange::positive("An instrument's resolution, in {$kind->dimension()->internalUnit()},", $resolution);
+            throw OutOfRange::positive(
+                "An instrument's resolution, in {$kind->dimension()->internalUnit()},",
+                $resolution,
+            );
         }
         if (! ($reach > 0.0)) {
             throw OutOfRange::positive("An instrument's reach, in {$kind->dimension()->internalUnit()},", $reach);

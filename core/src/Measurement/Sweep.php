@@ -9,15 +9,19 @@ use VividPull\Core\Spec\SpecBand;
 use VividPull\Core\Statistics\StudentDistribution;
 
 /**
- * How play changes as the bars turn. Every pose that was read is judged by its own reading; d = pose − straight serves to foresee a
- * pose not read since the last move, and to plan: straight must keep [low − min d, high − max d], its own 0 included.
+ * How play changes as the bars turn. Every pose that was read is judged by its own reading; d = pose − straight serves
+ * to foresee a pose not read since the last move, and to plan: straight must keep [low − min d, high − max d], its own
+ * 0 included.
  */
 final readonly class Sweep
 {
     /** What a pose that nobody read yet is allowed to differ by when planning, in mm; our own figure. */
     public const ALLOWANCE = 0.5;
 
-    /** The reading's own uncertainty stands in the verdict already; of u(d) = √2·u about half comes on top: √(u² + 2u²) − u. */
+    /**
+     * The reading's own uncertainty stands in the verdict already; of u(d) = √2·u about half comes on top: √(u² + 2u²)
+     * − u.
+     */
     private const SHARE = 0.5;
 
     /** Allowances never take more than two thirds of a band away. */
@@ -28,7 +32,8 @@ final readonly class Sweep
 
     /**
      * @param  array<string, array{d: float, u: float, read: bool}>  $poses  pose minus straight, in mm, by pose
-     * @param  list<array{apart: float, u: float, freedom: float, once?: string|null}>  $pairs  of poses read at one setting; `once` names that of them which has a single reading
+     * @param  list<array{apart: float, u: float, freedom: float, once?: string|null}>  $pairs  of poses read at one
+     *     setting; `once` names that of them which has a single reading
      */
     private function __construct(public array $poses, private array $pairs) {}
 
@@ -44,21 +49,27 @@ final readonly class Sweep
     }
 
     /**
-     * Whether poses that were read at one setting lie further apart than the band is wide, with a chance of at least 95 %. A single reading of a
-     * pose accuses no cable: it may be misread.
+     * Whether poses that were read at one setting lie further apart than the band is wide, with a chance of at least 95
+     * %. A single reading of a pose accuses no cable: it may be misread.
      */
     public function isWiderThan(SpecBand $band): bool
     {
         return $this->wider($this->readTwice(), $band->width()) !== null;
     }
 
-    /** The pose by whose single reading they lie so far apart, and by nothing else: it is read once more; null where there is none. */
+    /**
+     * The pose by whose single reading they lie so far apart, and by nothing else: it is read once more; null where
+     * there is none.
+     */
     public function readOnce(SpecBand $band): ?string
     {
         return $this->isWiderThan($band) ? null : $this->wider($this->pairs, $band->width())['once'] ?? null;
     }
 
-    /** How far two poses that were read twice lie apart, in mm, where that leaves less than a third of the band to set in; null where it leaves more. */
+    /**
+     * How far two poses that were read twice lie apart, in mm, where that leaves less than a third of the band to set
+     * in; null where it leaves more.
+     */
     public function takesMostOf(SpecBand $band): ?float
     {
         return $this->apartBy($band->width() * (self::LEFT - 1) / self::LEFT);
@@ -89,7 +100,8 @@ final readonly class Sweep
 
     /**
      * @param  array<int, array{apart: float, u: float, freedom: float, once?: string|null}>  $pairs
-     * @return array{apart: float, u: float, freedom: float, once?: string|null}|null the first pair that is wider, in mm
+     * @return array{apart: float, u: float, freedom: float, once?: string|null}|null the first pair that is wider, in
+     *     mm
      */
     private function wider(array $pairs, float $width): ?array
     {
@@ -104,19 +116,26 @@ final readonly class Sweep
     }
 
     /**
-     * The band straight must keep so that these poses, read at an earlier setting, stay inside as well; the whole band where none would do.
+     * The band straight must keep so that these poses, read at an earlier setting, stay inside as well; the whole band
+     * where none would do.
      *
      * @param  list<string>  $unread  poses not read since the last move
      */
     public function foreseen(SpecBand $band, array $unread): SpecBand
     {
-        $known = array_filter(array_intersect_key($this->poses, array_flip($unread)), static fn (array $pose): bool => $pose['read']);
+        $known = array_filter(
+            array_intersect_key($this->poses, array_flip($unread)),
+            static fn (array $pose): bool => $pose['read'],
+        );
         [$least, $most] = self::extremes($known);
 
         return self::between($band->floor() - $least, $band->high === null ? null : $band->high - $most) ?? $band;
     }
 
-    /** What is planned for: the straight band with all poses, an allowance for those nobody read, and never nothing at all. */
+    /**
+     * What is planned for: the straight band with all poses, an allowance for those nobody read, and never nothing at
+     * all.
+     */
     public function plannedBand(SpecBand $band): SpecBand
     {
         return self::within($band, $this->poses);
@@ -136,7 +155,13 @@ final readonly class Sweep
         }
         $read = array_filter($poses, static fn (array $pose): bool => $pose['read']);
         [$least, $most] = self::extremes($read);
-        $tighter = max(0.0, ...array_values(array_map(static fn (array $pose): float => $pose['read'] ? self::SHARE * $pose['u'] : $pose['u'], $poses)));
+        $tighter = max(
+            0.0,
+            ...array_values(array_map(
+                static fn (array $pose): float => $pose['read'] ? self::SHARE * $pose['u'] : $pose['u'],
+                $poses,
+            )),
+        );
         $low = $band->floor() - $least;
         if ($band->high === null) {
             return SpecBand::between($low + $tighter, null);

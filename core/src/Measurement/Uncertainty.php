@@ -11,12 +11,13 @@ use VividPull\Core\Statistics\WelchSatterthwaite;
 /**
  * The mean of repeated readings and how well it is known, after JCGM 100:2008.
  *
- * Type A: s/√n, where s puts the readings' own spread together with what is known of the person and the instrument from before, each
- * weighed by its degrees of freedom: s² = (ν₀s₀² + (n − 1)s₁²)/(ν₀ + n − 1). That is the posterior of a variance with a scaled inverse
- * chi-square before it (Gelman et al., Bayesian Data Analysis, 3rd ed., 3.3), and the mean then is Student's with ν₀ + n − 1. So three
- * readings that agree by chance count for no more than they should. Type B: resolution/√12 for each mark read, which does not average
- * away. Calibration: U/k, kept apart because readings with one instrument share it. Where a study of play told how far hands differ with
- * the instrument, that stands beside it with the degrees of freedom of its few hands: who reads may be the one who reads high.
+ * Type A: s/√n, where s puts the readings' own spread together with what is known of the person and the instrument from
+ * before, each weighed by its degrees of freedom: s² = (ν₀s₀² + (n − 1)s₁²)/(ν₀ + n − 1). That is the posterior of a
+ * variance with a scaled inverse chi-square before it (Gelman et al., Bayesian Data Analysis, 3rd ed., 3.3), and the
+ * mean then is Student's with ν₀ + n − 1. So three readings that agree by chance count for no more than they should.
+ * Type B: resolution/√12 for each mark read, which does not average away. Calibration: U/k, kept apart because readings
+ * with one instrument share it. Where a study of play told how far hands differ with the instrument, that stands beside
+ * it with the degrees of freedom of its few hands: who reads may be the one who reads high.
  */
 final readonly class Uncertainty
 {
@@ -43,10 +44,16 @@ final readonly class Uncertainty
     /**
      * @param  non-empty-list<float>  $values  mm
      * @param  float  $step  the coarser of the instrument's resolution and the step the person wrote in, mm
-     * @param  bool  $together  false where the person stands by readings that do not go together: then only their own spread tells
+     * @param  bool  $together  false where the person stands by readings that do not go together: then only their own
+     *     spread tells
      */
-    public static function ofReadings(array $values, Instrument $instrument, Repeatability $pooled, float $step, bool $together = true): self
-    {
+    public static function ofReadings(
+        array $values,
+        Instrument $instrument,
+        Repeatability $pooled,
+        float $step,
+        bool $together = true,
+    ): self {
         $n = count($values);
         $spread = match (true) {
             $n < 2 => $pooled,
@@ -60,7 +67,13 @@ final readonly class Uncertainty
     /** What n readings with an instrument could be expected to reach, before any is taken. */
     public static function expected(float $mean, int $n, Instrument $instrument, Repeatability $pooled): self
     {
-        return self::by($mean, $n, $n < 2 ? $pooled : $pooled->with($pooled->deviation, $n - 1.0), $instrument, $instrument->resolution);
+        return self::by(
+            $mean,
+            $n,
+            $n < 2 ? $pooled : $pooled->with($pooled->deviation, $n - 1.0),
+            $instrument,
+            $instrument->resolution,
+        );
     }
 
     private static function by(float $mean, int $n, Repeatability $spread, Instrument $instrument, float $step): self
@@ -80,7 +93,8 @@ final readonly class Uncertainty
     /**
      * The same readings as another point would have shown them.
      *
-     * @param  float  $relative  relative standard uncertainty of the factor; shared by all it converts, so it stands with the calibration
+     * @param  float  $relative  relative standard uncertainty of the factor; shared by all it converts, so it stands
+     *     with the calibration
      */
     public function scaled(float $factor, float $relative): self
     {
@@ -136,7 +150,14 @@ final readonly class Uncertainty
             ['u' => hypot($this->resolution, $this->calibration), 'freedom' => INF],
         ]);
 
-        return Spread::rounded(sqrt($repeat ** 2 + $this->resolution ** 2 + $this->shared() ** 2), $freedom, hypot($repeat, $this->shared()), $this->ofOneReading(), $this->step, $n);
+        return Spread::rounded(
+            sqrt($repeat ** 2 + $this->resolution ** 2 + $this->shared() ** 2),
+            $freedom,
+            hypot($repeat, $this->shared()),
+            $this->ofOneReading(),
+            $this->step,
+            $n,
+        );
     }
 
     /** Standard deviation of one reading by hand, marks and calibration apart, in mm. */
@@ -157,13 +178,18 @@ final readonly class Uncertainty
     /** U at 95 %: Student's factor for the truncated effective degrees of freedom, times the combined uncertainty. */
     public function expanded(): float
     {
-        return StudentDistribution::coverageFactor(self::COVERAGE, max(1, (int) min(floor($this->freedom()), 1e9))) * $this->standard();
+        return StudentDistribution::coverageFactor(
+            self::COVERAGE,
+            max(1, (int) min(floor($this->freedom()), 1e9)),
+        ) * $this->standard();
     }
 
     /** P(play > 0). */
     public function chanceOfPlay(): float
     {
-        return $this->standard() <= 0.0 ? (float) ($this->mean > 0.0) : StudentDistribution::cumulative($this->mean / $this->standard(), $this->freedom());
+        return $this->standard() <= 0.0
+            ? (float) ($this->mean > 0.0)
+            : StudentDistribution::cumulative($this->mean / $this->standard(), $this->freedom());
     }
 
     /** One rectangular part a mark, added in squares. */

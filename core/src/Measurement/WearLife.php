@@ -7,8 +7,8 @@ namespace VividPull\Core\Measurement;
 /**
  * How much use is left until something that wears reaches its limit, from two or more inspections.
  *
- * Size against use by least squares; what is left is the distance from the last size on that line to the limit, over its slope. In the
- * machine's own unit of use.
+ * Size against use by least squares; what is left is the distance from the last size on that line to the limit, over
+ * its slope. In the machine's own unit of use.
  */
 final readonly class WearLife
 {

@@ -36,11 +36,19 @@ final readonly class AdjusterAdvice
      *
      * @param  float  $before  mm of slack given by them
      */
-    public static function towards(ShiftWindow $window, Adjuster $adjuster, ?Steps $at, Steps $steps, float $before): self
-    {
+    public static function towards(
+        ShiftWindow $window,
+        Adjuster $adjuster,
+        ?Steps $at,
+        Steps $steps,
+        float $before,
+    ): self {
         $shift = $before + $adjuster->slackGiven($steps);
         $way = $window->way ?? (float) ($adjuster->slackGiven($steps) <=> 0.0);
-        [$low, $high] = array_map(static fn (float $mm): float => max(0.0, $mm), $window->play->range(self::COVERAGE, $shift, $window->noise, $way));
+        [$low, $high] = array_map(
+            static fn (float $mm): float => max(0.0, $mm),
+            $window->play->range(self::COVERAGE, $shift, $window->noise, $way),
+        );
         $expected = $window->play->expected($shift, $way);
         $room = self::roomAfter($adjuster, $at, $steps);
 
@@ -54,21 +62,42 @@ final readonly class AdjusterAdvice
             $window->chance($shift),
             $room,
             self::isHealthy($adjuster, $at?->plus($steps)),
-            "{$adjuster->name()}, {$adjuster->say($steps)}; expect ".Figure::length(max(0.0, $expected)).' ('.Figure::length($low)->bare().' to '.Figure::length($high)->bare().'); '
+            "{$adjuster->name()}, {$adjuster->say($steps)}; expect ".Figure::length(max(0.0, $expected)).' ('
+                .Figure::length($low)->bare().' to '.Figure::length($high)->bare().'); '
                 .($room === null ? 'what is left is not known' : "{$room} left after").'.',
         );
     }
 
     public static function giveSlack(Adjuster $adjuster, ?Steps $at, Steps $steps): self
     {
-        return new self($adjuster->id(), AdviceKind::GiveSlack, $steps, null, null, null, null, self::roomAfter($adjuster, $at, $steps),
+        return new self(
+            $adjuster->id(),
+            AdviceKind::GiveSlack,
+            $steps,
+            null,
+            null,
+            null,
+            null,
+            self::roomAfter($adjuster, $at, $steps),
             self::isHealthy($adjuster, $at?->plus($steps)),
-            "{$adjuster->name()}, {$adjuster->say($steps)}: give slack first, then read. A taut cable says nothing about how taut it is.");
+            "{$adjuster->name()}, {$adjuster->say($steps)}: give slack first, then read. A taut cable says nothing about how taut it is.",
+        );
     }
 
     public static function outOfThread(string $adjuster, ?float $bestExpected, string $sentence): self
     {
-        return new self($adjuster, AdviceKind::OutOfThread, null, $bestExpected, null, null, null, null, false, $sentence);
+        return new self(
+            $adjuster,
+            AdviceKind::OutOfThread,
+            null,
+            $bestExpected,
+            null,
+            null,
+            null,
+            null,
+            false,
+            $sentence,
+        );
     }
 
     public function moves(): bool
@@ -86,6 +115,10 @@ final readonly class AdjusterAdvice
     {
         $after = $at?->plus($steps);
 
-        return $after === null ? null : $adjuster->room($steps->count < 0 ? $after->minus($adjuster->travel()->from) : $adjuster->travel()->to->minus($after));
+        return $after === null
+            ? null
+            : $adjuster->room(
+                $steps->count < 0 ? $after->minus($adjuster->travel()->from) : $adjuster->travel()->to->minus($after),
+            );
     }
 }

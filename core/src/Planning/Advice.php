@@ -12,8 +12,8 @@ use VividPull\Core\Learning\Learning;
 use VividPull\Core\Spec\Spec;
 
 /**
- * What was learned of one cable, and what is advised by that and by what stands now. Most steps of an answer do without either, so each is worked
- * out when it is first asked for; it is worked out once, and who asks again is told the same.
+ * What was learned of one cable, and what is advised by that and by what stands now. Most steps of an answer do without
+ * either, so each is worked out when it is first asked for; it is worked out once, and who asks again is told the same.
  */
 final class Advice
 {
@@ -35,6 +35,12 @@ final class Advice
 
     public function outcome(): PlanOutcome
     {
-        return $this->outcome ??= Planner::advise($this->spec, $this->run, $this->facts, $this->beliefs(), $this->judgement);
+        return $this->outcome ??= Planner::advise(
+            $this->spec,
+            $this->run,
+            $this->facts,
+            $this->beliefs(),
+            $this->judgement,
+        );
     }
 }

@@ -9,12 +9,17 @@ use VividPull\Core\Quantity\Steps;
 /** How one cable of the shop's book would do on a control. */
 final readonly class BookMatch
 {
-    /** @param  array<string, Steps>  $lands  where each adjuster would land, by adjuster; none where that is not known */
+    /**
+     * @param  array<string, Steps>  $lands  where each adjuster would land, by adjuster; none where that is not known
+     */
     public function __construct(
         public int $cable,
         public CableMatch $match,
         public array $lands,
-        /** Whether a cable of this number was fitted to this control before (true), was tried and refused (false), or neither. */
+        /**
+         * Whether a cable of this number was fitted to this control before (true), was tried and refused (false), or
+         * neither.
+         */
         public ?bool $before,
     ) {}
 

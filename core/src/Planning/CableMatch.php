@@ -10,9 +10,9 @@ use VividPull\Core\Quantity\Figure;
 /**
  * Whether a new cable fits before it is fitted, from the old one beside it.
  *
- * Wire and conduit are two lengths, and for slack only their difference matters: with the far end seated and the adjusters in, a new
- * cable whose wire shows d more than the old one's has d more slack. The conduit's own length decides the route from lock to lock,
- * and the ends must be of one kind. All in mm at the wire.
+ * Wire and conduit are two lengths, and for slack only their difference matters: with the far end seated and the
+ * adjusters in, a new cable whose wire shows d more than the old one's has d more slack. The conduit's own length
+ * decides the route from lock to lock, and the ends must be of one kind. All in mm at the wire.
  */
 final readonly class CableMatch
 {
@@ -37,7 +37,8 @@ final readonly class CableMatch
     ) {}
 
     /**
-     * @param  array{float, float}|null  $oldSlackIn  the least and the most slack the old cable can have had with the adjusters in; null where none was read
+     * @param  array{float, float}|null  $oldSlackIn  the least and the most slack the old cable can have had with the
+     *     adjusters in; null where none was read
      * @param  list<string>  $unmeasured  adjusters that would have to be measured to know it better
      * @param  float  $takes  slack that all adjusters together can take up from there
      * @param  float  $healthy  the part of it within which none leaves its healthy zone
@@ -46,20 +47,45 @@ final readonly class CableMatch
      * @param  float|null  $high  most slack that it allows; null without end
      * @param  float  $target  slack aimed for
      */
-    public static function of(CableComparison $sizes, ?array $oldSlackIn, array $unmeasured, float $takes, float $healthy, float $stretch, float $low, ?float $high, float $target): self
-    {
-        $conduit = $sizes->oldConduit === null || $sizes->newConduit === null ? null : $sizes->newConduit - $sizes->oldConduit;
+    public static function of(
+        CableComparison $sizes,
+        ?array $oldSlackIn,
+        array $unmeasured,
+        float $takes,
+        float $healthy,
+        float $stretch,
+        float $low,
+        ?float $high,
+        float $target,
+    ): self {
+        $conduit = $sizes->oldConduit === null || $sizes->newConduit === null
+            ? null
+            : $sizes->newConduit - $sizes->oldConduit;
         if (! $sizes->endsAlike) {
             return new self(MatchVerdict::DoesNotFit, 'Its ends are of another kind.', null, null, null, $conduit);
         }
         if ($conduit !== null && $conduit < -self::CONDUIT_SHORT) {
-            return new self(MatchVerdict::DoesNotFit, 'Its conduit is '.Figure::length(-$conduit).' shorter: the route would pull tight from lock to lock.', null, null, null, $conduit);
+            return new self(
+                MatchVerdict::DoesNotFit,
+                'Its conduit is '.Figure::length(-$conduit).' shorter: the route would pull tight from lock to lock.',
+                null,
+                null,
+                null,
+                $conduit,
+            );
         }
         if ($sizes->oldWire !== null && $oldSlackIn === null && $high !== null) {
             return self::withoutReading($sizes->newWire - $sizes->oldWire, $takes, $low, $high, $conduit);
         }
         if ($sizes->oldWire === null || $oldSlackIn === null) {
-            return new self(MatchVerdict::CannotTell, 'What the old cable had is not known. Hook both ends with the adjusters in: neither may pull the control, and some play must be left to take up.', null, null, null, $conduit);
+            return new self(
+                MatchVerdict::CannotTell,
+                'What the old cable had is not known. Hook both ends with the adjusters in: neither may pull the control, and some play must be left to take up.',
+                null,
+                null,
+                null,
+                $conduit,
+            );
         }
         $difference = $sizes->newWire - $sizes->oldWire;
         $least = self::judged($oldSlackIn[0] + $difference, $takes, $healthy, $stretch, $low, $high, $target, $conduit);
@@ -67,9 +93,33 @@ final readonly class CableMatch
 
         return match (true) {
             $oldSlackIn[1] - $oldSlackIn[0] < 1e-9 => $least,
-            abs($difference) < self::ALIKE => new self(MatchVerdict::Fits, self::ALIKE_SAYS, null, null, null, $conduit),
-            $least->verdict === $most->verdict => new self($least->verdict, $least->verdict === MatchVerdict::DoesNotFit ? $most->sentence : 'It fits wherever the '.implode(' and the ', $unmeasured).' stood.', null, null, null, $conduit),
-            default => new self(MatchVerdict::CannotTell, 'It depends on where the '.implode(' and the ', $unmeasured).' stood. Measure it before anything comes off; else hook both ends with the adjusters in: neither may pull the control.', null, null, null, $conduit),
+            abs($difference) < self::ALIKE => new self(
+                MatchVerdict::Fits,
+                self::ALIKE_SAYS,
+                null,
+                null,
+                null,
+                $conduit,
+            ),
+            $least->verdict === $most->verdict => new self(
+                $least->verdict,
+                $least->verdict === MatchVerdict::DoesNotFit
+                    ? $most->sentence
+                    : 'It fits wherever the '.implode(' and the ', $unmeasured).' stood.',
+                null,
+                null,
+                null,
+                $conduit,
+            ),
+            default => new self(
+                MatchVerdict::CannotTell,
+                'It depends on where the '.implode(' and the ', $unmeasured)
+                    .' stood. Measure it before anything comes off; else hook both ends with the adjusters in: neither may pull the control.',
+                null,
+                null,
+                null,
+                $conduit,
+            ),
         };
     }
 
@@ -83,44 +133,110 @@ final readonly class CableMatch
         if ($doubts === [] || $this->verdict === MatchVerdict::DoesNotFit) {
             return $this;
         }
-        $lengths = $this->verdict === MatchVerdict::CannotTell ? $this->sentence : "By its wire it fits. {$this->sentence}";
+        $lengths = $this->verdict === MatchVerdict::CannotTell
+            ? $this->sentence
+            : "By its wire it fits. {$this->sentence}";
 
-        return new self(MatchVerdict::CannotTell, implode(' ', [$lengths, ...$doubts]), $this->slackIn, $this->takeUp, $this->reserve, $this->conduitDifference);
+        return new self(
+            MatchVerdict::CannotTell,
+            implode(' ', [$lengths, ...$doubts]),
+            $this->slackIn,
+            $this->takeUp,
+            $this->reserve,
+            $this->conduitDifference,
+        );
     }
 
     /**
-     * The old cable broke, or was gone before it was read. One that could once be set had, with the adjusters in, at least the least slack of
-     * the band and at most its most with all of the take-up used: what no such cable leaves fitting is refused.
+     * The old cable broke, or was gone before it was read. One that could once be set had, with the adjusters in, at
+     * least the least slack of the band and at most its most with all of the take-up used: what no such cable leaves
+     * fitting is refused.
      */
-    private static function withoutReading(float $difference, float $takes, float $low, float $high, ?float $conduit): self
-    {
+    private static function withoutReading(
+        float $difference,
+        float $takes,
+        float $low,
+        float $high,
+        ?float $conduit,
+    ): self {
         $least = $low + $difference;
         $most = $high + $takes + $difference;
         $size = (string) Figure::length(abs($difference));
 
         return match (true) {
             $most < $low => new self(MatchVerdict::DoesNotFit,
-                "Its wire shows {$size} less than the old one's. However the old one was set, this one is too short.", null, null, null, $conduit),
+                "Its wire shows {$size} less than the old one's. However the old one was set, this one is too short.",
+                null, null, null, $conduit),
             $least - $takes > $high => new self(MatchVerdict::DoesNotFit,
-                "Its wire shows {$size} more than the old one's. However the old one was set, the adjusters cannot take that up.", null, null, null, $conduit),
-            abs($difference) < self::ALIKE => new self(MatchVerdict::Fits, self::ALIKE_SAYS, null, null, null, $conduit),
-            default => new self(MatchVerdict::CannotTell, "Its wire shows {$size} ".($difference < 0.0 ? 'less' : 'more')." than the old one's, and nobody read how that was set. Hook both ends with the adjusters in: neither may pull the control, and some play must be left to take up.", null, null, null, $conduit),
+                "Its wire shows {$size} more than the old one's. However the old one was set, the adjusters cannot take that up.",
+                null, null, null, $conduit),
+            abs($difference) < self::ALIKE => new self(
+                MatchVerdict::Fits,
+                self::ALIKE_SAYS,
+                null,
+                null,
+                null,
+                $conduit,
+            ),
+            default => new self(
+                MatchVerdict::CannotTell,
+                "Its wire shows {$size} ".($difference < 0.0 ? 'less' : 'more')
+                    ." than the old one's, and nobody read how that was set. Hook both ends with the adjusters in: neither may pull the control, and some play must be left to take up.",
+                null,
+                null,
+                null,
+                $conduit,
+            ),
         };
     }
 
-    private static function judged(float $slackIn, float $takes, float $healthy, float $stretch, float $low, ?float $high, float $target, ?float $conduit): self
-    {
+    private static function judged(
+        float $slackIn,
+        float $takes,
+        float $healthy,
+        float $stretch,
+        float $low,
+        ?float $high,
+        float $target,
+        ?float $conduit,
+    ): self {
         $takeUp = max(0.0, min($takes, $slackIn - $target));
         $reserve = $takes - $takeUp;
-        $made = static fn (MatchVerdict $verdict, string $sentence): self => new self($verdict, $sentence, $slackIn, $takeUp, $reserve, $conduit);
+        $made = static fn (MatchVerdict $verdict, string $sentence): self => new self(
+            $verdict,
+            $sentence,
+            $slackIn,
+            $takeUp,
+            $reserve,
+            $conduit,
+        );
 
         return match (true) {
-            $slackIn < 0.0 => $made(MatchVerdict::DoesNotFit, 'Too short by '.Figure::length($low - $slackIn).': with the adjusters in, its ends hook only by pulling the control.'),
-            $slackIn < $low => $made(MatchVerdict::DoesNotFit, 'Too short by '.Figure::length($low - $slackIn).': even with the adjusters in it is too tight.'),
-            $high !== null && $slackIn - $takes > $high => $made(MatchVerdict::DoesNotFit, 'Too long by '.Figure::length($slackIn - $takes - $high).': the adjusters together cannot take it up.'),
-            $slackIn < $target => $made(MatchVerdict::AtItsEnd, 'A little short: with the adjusters all the way in it is inside the band, but nothing is left to slacken with.'),
-            $takeUp > $healthy || $reserve < $stretch => $made(MatchVerdict::AtItsEnd, 'Long: it lands near the end of its thread, with '.Figure::length($reserve).' left for stretch.'),
-            default => $made(MatchVerdict::Fits, 'It takes '.Figure::length($takeUp).' of take-up and leaves '.Figure::length($reserve).' for stretch.'),
+            $slackIn < 0.0 => $made(
+                MatchVerdict::DoesNotFit,
+                'Too short by '.Figure::length($low - $slackIn)
+                    .': with the adjusters in, its ends hook only by pulling the control.',
+            ),
+            $slackIn < $low => $made(
+                MatchVerdict::DoesNotFit,
+                'Too short by '.Figure::length($low - $slackIn).': even with the adjusters in it is too tight.',
+            ),
+            $high !== null && $slackIn - $takes > $high => $made(
+                MatchVerdict::DoesNotFit,
+                'Too long by '.Figure::length($slackIn - $takes - $high).': the adjusters together cannot take it up.',
+            ),
+            $slackIn < $target => $made(
+                MatchVerdict::AtItsEnd,
+                'A little short: with the adjusters all the way in it is inside the band, but nothing is left to slacken with.',
+            ),
+            $takeUp > $healthy || $reserve < $stretch => $made(
+                MatchVerdict::AtItsEnd,
+                'Long: it lands near the end of its thread, with '.Figure::length($reserve).' left for stretch.',
+            ),
+            default => $made(
+                MatchVerdict::Fits,
+                'It takes '.Figure::length($takeUp).' of take-up and leaves '.Figure::length($reserve).' for stretch.',
+            ),
         };
     }
 }

@@ -15,7 +15,10 @@ final readonly class ChosenMode
     /** Service when the hidden end is open anyway, or when the adjuster in reach stands outside its healthy zone. */
     public static function of(Run $run, Facts $facts): SettingMode
     {
-        return $facts->chosen->mode ?? (self::hiddenEndIsOpen($run, $facts) || self::isUnhealthyInReach($run, $facts) ? SettingMode::Service : SettingMode::TouchUp);
+        return $facts->chosen->mode
+            ?? (self::hiddenEndIsOpen($run, $facts) || self::isUnhealthyInReach($run, $facts)
+                ? SettingMode::Service
+                : SettingMode::TouchUp);
     }
 
     public static function parking(Facts $facts): Parking
@@ -35,6 +38,9 @@ final readonly class ChosenMode
     {
         $near = $run->inReach()?->id();
 
-        return array_diff(array_keys(array_intersect_key($run->playAdjusters(), $facts->adjusters->coversOff)), [$near]) !== [];
+        return array_diff(
+            array_keys(array_intersect_key($run->playAdjusters(), $facts->adjusters->coversOff)),
+            [$near],
+        ) !== [];
     }
 }

@@ -10,7 +10,10 @@ use VividPull\Core\Family\Drift;
 use VividPull\Core\Log\Standing;
 use VividPull\Core\Quantity\Steps;
 
-/** Which way play will go by itself, and how much room to keep for it: this control's own drift where two intervals tell it. */
+/**
+ * Which way play will go by itself, and how much room to keep for it: this control's own drift where two intervals tell
+ * it.
+ */
 final readonly class DriftAhead
 {
     private const INTERVALS_TO_KEEP = 2;
@@ -37,7 +40,8 @@ final readonly class DriftAhead
     /** Whether the adjuster will have to go outward for it; a nut that sets a speed goes in. */
     public function isOutwardFor(Adjuster $adjuster): bool
     {
-        return $adjuster->kind()->sets() !== AdjustedQuantity::Speed && ($this->way === Drift::GrowsPlay) === ($adjuster->sense()->sign() > 0);
+        return $adjuster->kind()->sets() !== AdjustedQuantity::Speed
+            && ($this->way === Drift::GrowsPlay) === ($adjuster->sense()->sign() > 0);
     }
 
     /** The room to keep: two intervals of drift, else what is usual for the kind. */

@@ -26,6 +26,14 @@ final readonly class EqualCostRange
 
     public function upTo(int $to): self
     {
-        return new self($this->from, $to, $this->unhealthy, $this->withoutReserve, $this->unparked, $this->minutes, $this->touched);
+        return new self(
+            $this->from,
+            $to,
+            $this->unhealthy,
+            $this->withoutReserve,
+            $this->unparked,
+            $this->minutes,
+            $this->touched,
+        );
     }
 }

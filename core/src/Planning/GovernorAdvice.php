@@ -21,9 +21,10 @@ use VividPull\Core\Spec\SpeedCeiling;
 /**
  * What to do about the governor's nut: last of all, and never past the maker's limit.
  *
- * Turned in it raises the speed. How much a turn gives is learned from two speeds of this job; until then it is taken half a turn at a
- * time. A move is advised only if even the upper end of what it would give stays within the limit. Speeds here are those that are judged:
- * on smaller tyres than the book's, what the same governor would give on the book's.
+ * Turned in it raises the speed. How much a turn gives is learned from two speeds of this job; until then it is taken
+ * half a turn at a time. A move is advised only if even the upper end of what it would give stays within the limit.
+ * Speeds here are those that are judged: on smaller tyres than the book's, what the same governor would give on the
+ * book's.
  */
 final readonly class GovernorAdvice
 {
@@ -37,36 +38,64 @@ final readonly class GovernorAdvice
     /** Null where there is no governor, or no limit to hold it against. */
     public static function of(Spec $spec, Run $run, Facts $facts, Judgement $judgement, ?Judgement $second): ?self
     {
-        $nut = array_values(array_filter($run->adjusters(), static fn (Adjuster $one): bool => $one->kind()->sets() === AdjustedQuantity::Speed))[0] ?? null;
+        $nut = array_values(array_filter(
+            $run->adjusters(),
+            static fn (Adjuster $one): bool => $one->kind()->sets() === AdjustedQuantity::Speed,
+        ))[0]
+            ?? null;
         $ceiling = $spec->other(SpeedCeiling::class);
-        $speed = array_values(array_filter($judgement->measures, static fn (MeasureState $one): bool => $one->measure->key === MeasureKey::GroundSpeed))[0] ?? null;
+        $speed = array_values(array_filter(
+            $judgement->measures,
+            static fn (MeasureState $one): bool => $one->measure->key === MeasureKey::GroundSpeed,
+        ))[0]
+            ?? null;
         if ($nut === null || $ceiling === null || $speed === null) {
             return null;
         }
         if ($speed->found === null) {
-            return new self('Measure the speed once both cables are right. A slack cable is often why it is slow.', null, null);
+            return new self(
+                'Measure the speed once both cables are right. A slack cable is often why it is slow.',
+                null,
+                null,
+            );
         }
         $judged = $speed->found->mean * $speed->factor;
         $atMost = $judged + $speed->found->expanded() * $speed->factor;
         $perTurn = $speed->factor * self::perTurn($facts, $nut);
-        $proven = $judgement->now->is(VerdictKind::Inside) && ($second === null || $second->now->is(VerdictKind::Inside));
+        $proven = $judgement->now->is(VerdictKind::Inside)
+            && ($second === null || $second->now->is(VerdictKind::Inside));
         $open = self::unproved($spec, $run, $facts);
 
         return match (true) {
-            $speed->verdict->kind->isOutside() => self::slower($nut, $perTurn, $judged - $ceiling->atMostKmh, 'it runs past its limit'),
+            $speed->verdict->kind->isOutside() => self::slower(
+                $nut,
+                $perTurn,
+                $judged - $ceiling->atMostKmh,
+                'it runs past its limit',
+            ),
             $speed->verdict->is(VerdictKind::CantTell) => $speed->isWhole()
                 ? self::slower($nut, $perTurn, $atMost - $ceiling->atMostKmh, 'it runs too near its limit to tell')
                 : new self('It runs near its limit. Measure the speed again before the nut is touched.', null, null),
             ! $proven => new self('The governor waits: prove both cables first.', null, null),
-            $open !== [] => new self('The governor comes last. First: '.implode('; ', array_map(lcfirst(...), $open)).'.', null, null),
+            $open !== [] => new self(
+                'The governor comes last. First: '.implode('; ', array_map(lcfirst(...), $open)).'.',
+                null,
+                null,
+            ),
             default => self::faster($facts, $nut, $perTurn, $judged, $atMost, $ceiling),
         };
     }
 
-    /** @return list<string> proofs of opening, closing and taking off that failed, or were not tried since the last move of a cable */
+    /**
+     * @return list<string> proofs of opening, closing and taking off that failed, or were not tried since the last move
+     *     of a cable
+     */
     private static function unproved(Spec $spec, Run $run, Facts $facts): array
     {
-        $open = array_filter(Families::of($spec->family)->proofs($run), static fn (Proof $proof): bool => ! $proof->passes($facts->answers->checks[$proof->key]->answer ?? ''));
+        $open = array_filter(
+            Families::of($spec->family)->proofs($run),
+            static fn (Proof $proof): bool => ! $proof->passes($facts->answers->checks[$proof->key]->answer ?? ''),
+        );
 
         return array_values(array_map(static fn (Proof $proof): string => rtrim($proof->question, '?'), $open));
     }
@@ -80,8 +109,14 @@ final readonly class GovernorAdvice
     }
 
     /** @param  float  $atMost  upper end of the judged speed, in km/h */
-    private static function faster(Facts $facts, Adjuster $nut, float $perTurn, float $judged, float $atMost, SpeedCeiling $ceiling): self
-    {
+    private static function faster(
+        Facts $facts,
+        Adjuster $nut,
+        float $perTurn,
+        float $judged,
+        float $atMost,
+        SpeedCeiling $ceiling,
+    ): self {
         $wanted = min($ceiling->usualKmh ?? $ceiling->atMostKmh, $ceiling->atMostKmh);
         $safe = $ceiling->atMostKmh - $atMost;
         if ($atMost >= $wanted || $safe <= 0.0) {
@@ -94,7 +129,13 @@ final readonly class GovernorAdvice
         }
         $steps = Steps::fromFlats(-$flats);
         if ($at === null || ! $nut->travel()->contains($at->plus($steps))) {
-            return new self($at === null ? 'Measure the thread behind the nut first.' : 'No thread may be taken from the nut any more. Look for wear or a belt before the governor.', null, null);
+            return new self(
+                $at === null
+                    ? 'Measure the thread behind the nut first.'
+                    : 'No thread may be taken from the nut any more. Look for wear or a belt before the governor.',
+                null,
+                null,
+            );
         }
 
         return self::said($nut, $steps, 'both cables are right and it is still slow');
@@ -102,10 +143,17 @@ final readonly class GovernorAdvice
 
     private static function said(Adjuster $nut, Steps $steps, string $why): self
     {
-        return new self(ucfirst("{$nut->name()}, {$nut->say($steps)}: {$why}. Then measure the speed again."), $nut->id(), $steps);
+        return new self(
+            ucfirst("{$nut->name()}, {$nut->say($steps)}: {$why}. Then measure the speed again."),
+            $nut->id(),
+            $steps,
+        );
     }
 
-    /** Speed for a turn of the nut, from the speeds before and after its moves in this job; the cautious figure until there are two. */
+    /**
+     * Speed for a turn of the nut, from the speeds before and after its moves in this job; the cautious figure until
+     * there are two.
+     */
     private static function perTurn(Facts $facts, Adjuster $nut): float
     {
         $learned = 0.0;
@@ -119,7 +167,9 @@ final readonly class GovernorAdvice
         foreach ($byMoves as $moves => $values) {
             $mean = array_sum($values) / count($values);
             $turns = $before === null ? 0.0 : self::turned($facts, $nut, $before['moves'], $moves);
-            $learned = $turns === 0.0 || $before === null ? $learned : max($learned, abs(($mean - $before['mean']) / $turns));
+            $learned = $turns === 0.0 || $before === null
+                ? $learned
+                : max($learned, abs(($mean - $before['mean']) / $turns));
             $before = ['moves' => $moves, 'mean' => $mean];
         }
 

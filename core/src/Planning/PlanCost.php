@@ -10,7 +10,13 @@ use VividPull\Core\Spec\SettingMode;
 final readonly class PlanCost
 {
     /** The most a criterion can come to, in whole units of its own: places for it in the rank. */
-    private const PLACES = ['unhealthy' => 100, 'bare' => 100, 'unparked' => 10_000_000, 'minutes' => 100_000, 'touched' => 100];
+    private const PLACES = [
+        'unhealthy' => 100,
+        'bare' => 100,
+        'unparked' => 10_000_000,
+        'minutes' => 100_000,
+        'touched' => 100,
+    ];
 
     private const ORDER = [
         'touch_up' => ['unhealthy', 'bare', 'minutes', 'touched'],
@@ -37,7 +43,13 @@ final readonly class PlanCost
      */
     public static function of(SettingMode $mode, array $ranges, float $minutes): self
     {
-        $sums = ['unhealthy' => 0, 'bare' => 0, 'unparked' => 0, 'minutes' => (int) round(10 * $minutes), 'touched' => 0];
+        $sums = [
+            'unhealthy' => 0,
+            'bare' => 0,
+            'unparked' => 0,
+            'minutes' => (int) round(10 * $minutes),
+            'touched' => 0,
+        ];
         foreach ($ranges as $range) {
             $sums['unhealthy'] += $range->unhealthy;
             $sums['bare'] += $range->withoutReserve;
@@ -49,7 +61,15 @@ final readonly class PlanCost
             $rank = $rank * self::PLACES[$name] + min(self::PLACES[$name] - 1, $sums[$name]);
         }
 
-        return new self($mode, $sums['unhealthy'], $sums['bare'], $sums['unparked'], $sums['minutes'], $sums['touched'], $rank);
+        return new self(
+            $mode,
+            $sums['unhealthy'],
+            $sums['bare'],
+            $sums['unparked'],
+            $sums['minutes'],
+            $sums['touched'],
+            $rank,
+        );
     }
 
     /** Why this plan and not the other, as a person would say it. */
@@ -59,7 +79,8 @@ final readonly class PlanCost
             $this->unhealthy < $other->unhealthy => 'it leaves fewer adjusters outside their healthy zone',
             $this->bare < $other->bare => 'it keeps more in reserve for the way this control drifts',
             $this->mode === SettingMode::Service && $this->unparked < $other->unparked => 'it leaves the adjuster in reach nearer to its parking place',
-            $this->minutes < $other->minutes => 'it takes '.round(($other->minutes - $this->minutes) / 10).' min less to reach',
+            $this->minutes < $other->minutes => 'it takes '.round(($other->minutes - $this->minutes) / 10)
+                .' min less to reach',
             $this->touched < $other->touched => 'it turns fewer adjusters',
             default => 'it lands nearer to the target, or turns less',
         };

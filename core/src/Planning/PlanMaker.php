@@ -15,14 +15,21 @@ use VividPull\Core\Spec\Spec;
 
 /**
  * Plans over all adjusters of a control. A clamp of last resort is planned only when the others cannot, and then with
- * the bolts of its cable brought home first and left within a turn of it. Service does the hidden end before the one in reach.
+ * the bolts of its cable brought home first and left within a turn of it. Service does the hidden end before the one in
+ * reach.
  */
 final readonly class PlanMaker
 {
-    /** Flats that are gone past, so as to come back from the other side: more than a thread or a lock is known to lose (ours). */
+    /**
+     * Flats that are gone past, so as to come back from the other side: more than a thread or a lock is known to lose
+     * (ours).
+     */
     private const PAST = 3;
 
-    /** An order of steps that stays nearer to the band by more than this share of it is taken before the usual one (ours). */
+    /**
+     * An order of steps that stays nearer to the band by more than this share of it is taken before the usual one
+     * (ours).
+     */
     private const NEARER = 0.5;
 
     /** mm that a cable pulled taut on the way counts for beside how far it goes. */
@@ -57,18 +64,29 @@ final readonly class PlanMaker
     }
 
     /**
-     * One turn of an adjuster that nobody knows the place of, though it does not reach the band: the next reading, or its stop, tells more.
-     * Where the best plan itself turns one of those, and is not even likely, what is quicker to reach is turned instead; in service the
-     * hidden end comes first.
+     * One turn of an adjuster that nobody knows the place of, though it does not reach the band: the next reading, or
+     * its stop, tells more. Where the best plan itself turns one of those, and is not even likely, what is quicker to
+     * reach is turned instead; in service the hidden end comes first.
      */
     private function onTheWay(?CandidatePlan $usual): ?AdjustmentPlan
     {
-        $unknown = array_filter($this->run->playAdjusters(), fn (Adjuster $adjuster): bool => ! $adjuster->kind()->isLastResort() && ($this->facts->adjusters->positions[$adjuster->id()] ?? null) === null);
+        $unknown = array_filter(
+            $this->run->playAdjusters(),
+            fn (Adjuster $adjuster): bool => ! $adjuster->kind()->isLastResort()
+                && ($this->facts->adjusters->positions[$adjuster->id()] ?? null) === null,
+        );
         $isService = $this->mode === SettingMode::Service;
-        if ($usual !== null && ($isService || array_diff_key($usual->counts, $unknown) !== [] || $this->window->chance($usual->shift) >= PlanSearch::EVEN)) {
+        if (
+            $usual !== null
+            && ($isService
+                || array_diff_key($usual->counts, $unknown) !== []
+                || $this->window->chance($usual->shift) >= PlanSearch::EVEN)
+        ) {
             return null;
         }
-        $quicker = $usual === null ? INF : array_sum(array_map($this->minutes(...), array_intersect_key($unknown, $usual->counts)));
+        $quicker = $usual === null
+            ? INF
+            : array_sum(array_map($this->minutes(...), array_intersect_key($unknown, $usual->counts)));
         $best = null;
         foreach ($isService ? array_reverse($unknown) : $unknown as $adjuster) {
             $steps = $this->minutes($adjuster) < $quicker ? $this->leading($adjuster) : null;
@@ -80,7 +98,13 @@ final readonly class PlanMaker
         $adjuster = $best === null ? null : $this->run->adjuster($best->adjuster);
 
         return $best?->steps === null || $adjuster === null ? null
-            : new AdjustmentPlan([$best], $this->mode, 'Where it stands is not known: one turn at a time, and read.', null, $adjuster->slackGiven($best->steps));
+            : new AdjustmentPlan(
+                [$best],
+                $this->mode,
+                'Where it stands is not known: one turn at a time, and read.',
+                null,
+                $adjuster->slackGiven($best->steps),
+            );
     }
 
     private function minutes(Adjuster $adjuster): float
@@ -104,18 +128,27 @@ final readonly class PlanMaker
     }
 
     /**
-     * Where a cable is known to read otherwise from the other side, and coming straight to the target is not sure: past it and back, so
-     * that the last turn takes slack away or gives it as the last one before did.
+     * Where a cable is known to read otherwise from the other side, and coming straight to the target is not sure: past
+     * it and back, so that the last turn takes slack away or gives it as the last one before did.
      */
     private function pastAndBack(?CandidatePlan $straight): ?AdjustmentPlan
     {
         $now = $straight === null ? 0.0 : $this->window->chance($straight->shift);
-        if (! $this->window->play->sides()->areKnown() || $now >= ShiftWindow::SURE || ($straight !== null && count($straight->counts) !== 1)) {
+        if (
+            ! $this->window->play->sides()->areKnown()
+            || $now >= ShiftWindow::SURE
+            || ($straight !== null && count($straight->counts) !== 1)
+        ) {
             return null;
         }
-        foreach ($straight === null ? $this->run->playAdjusters() : array_intersect_key($this->run->playAdjusters(), $straight->counts) as $adjuster) {
+        foreach ($straight === null ? $this->run->playAdjusters() : array_intersect_key(
+            $this->run->playAdjusters(),
+            $straight->counts,
+        ) as $adjuster) {
             foreach ([$this->window->play->way(), -$this->window->play->way()] as $way) {
-                $plan = $adjuster->kind()->isLastResort() || $this->facts->isSeized($adjuster) ? null : $this->finishing($adjuster, $way, $now);
+                $plan = $adjuster->kind()->isLastResort() || $this->facts->isSeized($adjuster)
+                    ? null
+                    : $this->finishing($adjuster, $way, $now);
                 if ($plan !== null) {
                     return $plan;
                 }
@@ -131,7 +164,10 @@ final readonly class PlanMaker
         return $adjuster->safe()->contains($at->plus($past)) && $adjuster->safe()->contains($at->plus($home));
     }
 
-    /** Past and back with one adjuster so that the last turn goes this way; null where that is no surer, or there is no room. */
+    /**
+     * Past and back with one adjuster so that the last turn goes this way; null where that is no surer, or there is no
+     * room.
+     */
     private function finishing(Adjuster $adjuster, float $way, float $surer): ?AdjustmentPlan
     {
         $window = $this->window->finishing($way);
@@ -143,17 +179,31 @@ final readonly class PlanMaker
         $back = $options->slack * $way > 0.0 ? $past : -$past;
         $there = Steps::fromCount(($net - $back) * $options->step);
         $shift = $net * $options->slack;
-        if ($there->isNone() || $window->chance($shift) <= $surer || $window->chance($shift) < ShiftWindow::LEAST || ($at !== null && ! self::hasRoom($adjuster, $at, $there, Steps::fromCount($net * $options->step)))) {
+        if (
+            $there->isNone()
+            || $window->chance($shift) <= $surer
+            || $window->chance($shift) < ShiftWindow::LEAST
+            || ($at !== null && ! self::hasRoom($adjuster, $at, $there, Steps::fromCount($net * $options->step)))
+        ) {
             return null;
         }
 
         return new AdjustmentPlan([
             AdjusterAdvice::towards($this->window->finishing(-$way), $adjuster, $at, $there, 0.0),
-            AdjusterAdvice::towards($window, $adjuster, $at?->plus($there), Steps::fromCount($back * $options->step), $adjuster->slackGiven($there)),
+            AdjusterAdvice::towards(
+                $window,
+                $adjuster,
+                $at?->plus($there),
+                Steps::fromCount($back * $options->step),
+                $adjuster->slackGiven($there),
+            ),
         ], $this->mode, 'It reads otherwise from the other side: past it and back, so that the last turn comes from the same side as before.', null, $shift, true);
     }
 
-    /** Slack that all usual adjusters together can take away, or give, in mm of conduit; what stands nobody knows where counts as nothing. */
+    /**
+     * Slack that all usual adjusters together can take away, or give, in mm of conduit; what stands nobody knows where
+     * counts as nothing.
+     */
     public function most(bool $taking): float
     {
         $most = 0.0;
@@ -173,7 +223,11 @@ final readonly class PlanMaker
         if ($this->facts->isSeized($adjuster)) {
             return null;
         }
-        $best = (new PlanSearch($this->window, [$adjuster->id() => $this->options($adjuster, null)], SettingMode::TouchUp))->best();
+        $best = (new PlanSearch(
+            $this->window,
+            [$adjuster->id() => $this->options($adjuster, null)],
+            SettingMode::TouchUp,
+        ))->best();
 
         return $best === [] ? null : $this->advice($adjuster, Steps::fromCount($best[0]->counts[$adjuster->id()]), 0.0);
     }
@@ -186,7 +240,9 @@ final readonly class PlanMaker
         foreach ($options->ranges as $range) {
             foreach ([$range->from, $range->to] as $n) {
                 $here = $this->window->expected($options->slack * $n);
-                $best = abs($this->window->band->beyond($here)) < abs($this->window->band->beyond($best)) ? $here : $best;
+                $best = abs($this->window->band->beyond($here)) < abs($this->window->band->beyond($best))
+                    ? $here
+                    : $best;
             }
         }
 
@@ -196,7 +252,10 @@ final readonly class PlanMaker
     /** @return list<CandidatePlan> */
     private function without(): array
     {
-        $usual = array_filter($this->run->playAdjusters(), static fn (Adjuster $adjuster): bool => ! $adjuster->kind()->isLastResort());
+        $usual = array_filter(
+            $this->run->playAdjusters(),
+            static fn (Adjuster $adjuster): bool => ! $adjuster->kind()->isLastResort(),
+        );
 
         return $this->search($usual, []);
     }
@@ -220,8 +279,11 @@ final readonly class PlanMaker
         }
         $home = $this->search($all, $homes);
 
-        // A clamp that has not wire enough for bolts fully home takes what it can: then they come home as far as it reaches.
-        return $home !== [] || array_diff_key($homes, array_filter($this->facts->adjusters->positions)) !== [] ? $home : $this->search($all, [], true);
+        // A clamp that has not wire enough for bolts fully home takes what it can: then they come home as far as it
+        // reaches.
+        return $home !== [] || array_diff_key($homes, array_filter($this->facts->adjusters->positions)) !== []
+            ? $home
+            : $this->search($all, [], true);
     }
 
     /**
@@ -231,7 +293,10 @@ final readonly class PlanMaker
      */
     private function search(array $adjusters, array $within, bool $together = false): array
     {
-        $optionsOf = array_map(fn (Adjuster $adjuster): PositionOptions => $this->options($adjuster, $within[$adjuster->id()] ?? null), $adjusters);
+        $optionsOf = array_map(
+            fn (Adjuster $adjuster): PositionOptions => $this->options($adjuster, $within[$adjuster->id()] ?? null),
+            $adjusters,
+        );
 
         $search = new PlanSearch($this->window, $optionsOf, $this->mode);
 
@@ -244,7 +309,9 @@ final readonly class PlanMaker
 
     private function options(Adjuster $adjuster, ?StepRange $within): PositionOptions
     {
-        $parked = $this->mode === SettingMode::Service && $adjuster->kind()->isThreaded() && $adjuster === $this->run->inReach();
+        $parked = $this->mode === SettingMode::Service
+            && $adjuster->kind()->isThreaded()
+            && $adjuster === $this->run->inReach();
 
         $options = PositionOptions::of(
             $adjuster,
@@ -290,20 +357,27 @@ final readonly class PlanMaker
     }
 
     /**
-     * A clamp comes after the bolts. Else the hidden end first, and among equals slack given before it is taken up; unless another order
-     * keeps the cable from going taut on the way, or stays nearer to the band by much.
+     * A clamp comes after the bolts. Else the hidden end first, and among equals slack given before it is taken up;
+     * unless another order keeps the cable from going taut on the way, or stays nearer to the band by much.
      *
      * @return list<string>
      */
     private function order(CandidatePlan $plan): array
     {
         $usual = array_reverse(array_keys($plan->counts));
-        $clamps = array_values(array_filter($usual, fn (string $id): bool => $this->run->adjuster($id)?->kind()->isLastResort() === true));
+        $clamps = array_values(array_filter(
+            $usual,
+            fn (string $id): bool => $this->run->adjuster($id)?->kind()->isLastResort() === true,
+        ));
         if ($clamps !== []) {
             return [...array_values(array_diff($usual, $clamps)), ...$clamps];
         }
-        $giving = fn (string $id): bool => ($this->run->adjuster($id)?->slackGiven(Steps::fromCount($plan->counts[$id])) ?? 0.0) > 0.0;
-        $slackFirst = [...array_values(array_filter($usual, $giving)), ...array_values(array_filter($usual, static fn (string $id): bool => ! $giving($id)))];
+        $giving = fn (string $id): bool => ($this->run->adjuster($id)?->slackGiven(Steps::fromCount($plan->counts[$id]))
+            ?? 0.0) > 0.0;
+        $slackFirst = [
+            ...array_values(array_filter($usual, $giving)),
+            ...array_values(array_filter($usual, static fn (string $id): bool => ! $giving($id))),
+        ];
         $best = $usual;
         foreach ([$slackFirst, array_reverse($usual)] as $order) {
             if ($this->astray($order, $plan) < $this->astray($best, $plan) - self::NEARER * $this->width()) {
@@ -338,13 +412,25 @@ final readonly class PlanMaker
 
     private function said(CandidatePlan $plan): string
     {
-        return implode(', then ', array_map(fn (AdjusterAdvice $step): string => ($this->run->adjuster($step->adjuster)?->name() ?? '').' '
-            .($step->steps === null ? '' : $this->run->adjuster($step->adjuster)?->say($step->steps)), $this->steps($plan)));
+        return implode(
+            ', then ',
+            array_map(
+                fn (AdjusterAdvice $step): string => ($this->run->adjuster($step->adjuster)?->name() ?? '').' '
+                    .($step->steps === null ? '' : $this->run->adjuster($step->adjuster)?->say($step->steps)),
+                $this->steps($plan),
+            ),
+        );
     }
 
     /** @param  float  $before  slack given by the steps before it */
     private function advice(Adjuster $adjuster, Steps $steps, float $before): AdjusterAdvice
     {
-        return AdjusterAdvice::towards($this->window, $adjuster, $this->facts->adjusters->positions[$adjuster->id()] ?? null, $steps, $before);
+        return AdjusterAdvice::towards(
+            $this->window,
+            $adjuster,
+            $this->facts->adjusters->positions[$adjuster->id()] ?? null,
+            $steps,
+            $before,
+        );
     }
 }

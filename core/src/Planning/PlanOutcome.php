@@ -17,7 +17,10 @@ final readonly class PlanOutcome
         public ?string $recommended,
         public ?float $target,
         public ?AdjustmentPlan $plan,
-        /** The pose whose single reading may be misread, and is taken once more before anything follows from it; null where none is. */
+        /**
+         * The pose whose single reading may be misread, and is taken once more before anything follows from it; null
+         * where none is.
+         */
         public ?Pose $again = null,
     ) {}
 
@@ -27,8 +30,14 @@ final readonly class PlanOutcome
     }
 
     /** @param  array<string, AdjusterAdvice>  $options */
-    public static function choose(PlanKind $kind, string $sentence, array $options, ?string $recommended, ?float $target, ?AdjustmentPlan $plan = null): self
-    {
+    public static function choose(
+        PlanKind $kind,
+        string $sentence,
+        array $options,
+        ?string $recommended,
+        ?float $target,
+        ?AdjustmentPlan $plan = null,
+    ): self {
         return new self($kind, $sentence, $options, $recommended, $target, $plan);
     }
 

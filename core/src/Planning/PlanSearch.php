@@ -8,13 +8,13 @@ use VividPull\Core\Spec\SettingMode;
 
 /**
  * The best positions of all adjusters at once: within the window of shifts the cheapest, among those the nearest to the
- * target, then the least turning. Where no plan is sure, one adjuster is turned and the reading after it tells more: the
- * cheapest of those that come to four fifths of the best chance, or of all that lead towards the band where even the best
- * has less than an even chance. Only where none of them leads there do several share.
+ * target, then the least turning. Where no plan is sure, one adjuster is turned and the reading after it tells more:
+ * the cheapest of those that come to four fifths of the best chance, or of all that lead towards the band where even
+ * the best has less than an even chance. Only where none of them leads there do several share.
  *
  * The chance depends on the total shift alone, so that the window is found first. Places of an adjuster that cost alike
- * are put together; every combination of such ranges whose shifts can meet the window is costed, and only within the cheapest
- * are single places tried. Checked against trying all positions one by one.
+ * are put together; every combination of such ranges whose shifts can meet the window is costed, and only within the
+ * cheapest are single places tried. Checked against trying all positions one by one.
  */
 final readonly class PlanSearch
 {
@@ -29,7 +29,10 @@ final readonly class PlanSearch
     /** @return list<CandidatePlan> the best, and behind it the best that turns other adjusters, where there is one */
     public function best(): array
     {
-        if (array_filter($this->optionsOf, static fn (PositionOptions $options): bool => $options->ranges === []) !== []) {
+        if (array_filter(
+            $this->optionsOf,
+            static fn (PositionOptions $options): bool => $options->ranges === [],
+        ) !== []) {
             return [];
         }
         $peak = $this->window->peak();
@@ -45,7 +48,10 @@ final readonly class PlanSearch
     /** @return list<CandidatePlan> the best of those that may turn several, sure or not */
     public function together(): array
     {
-        if (array_filter($this->optionsOf, static fn (PositionOptions $options): bool => $options->ranges === []) !== []) {
+        if (array_filter(
+            $this->optionsOf,
+            static fn (PositionOptions $options): bool => $options->ranges === [],
+        ) !== []) {
             return [];
         }
         $peak = $this->window->peak();
@@ -60,8 +66,16 @@ final readonly class PlanSearch
         $plans = [];
         $most = 0.0;
         foreach (array_keys($this->optionsOf) as $id) {
-            $optionsOf = array_map(fn (PositionOptions $options): PositionOptions => $options === $this->optionsOf[$id] ? $options : $options->still(), $this->optionsOf);
-            $plan = array_filter($optionsOf, static fn (PositionOptions $options): bool => $options->ranges === []) === []
+            $optionsOf = array_map(
+                fn (PositionOptions $options): PositionOptions => $options === $this->optionsOf[$id]
+                    ? $options
+                    : $options->still(),
+                $this->optionsOf,
+            );
+            $plan = array_filter(
+                $optionsOf,
+                static fn (PositionOptions $options): bool => $options->ranges === [],
+            ) === []
                 ? (new self($this->window, $optionsOf, $this->mode))->nearBest($peak)[0] ?? null : null;
             if ($plan !== null) {
                 $plans[] = $plan;
@@ -69,7 +83,10 @@ final readonly class PlanSearch
             }
         }
         $least = $most < self::EVEN ? 0.0 : ShiftWindow::SHARE_OF_BEST * $most;
-        $good = array_values(array_filter($plans, fn (CandidatePlan $plan): bool => $this->window->chance($plan->shift) >= $least));
+        $good = array_values(array_filter(
+            $plans,
+            fn (CandidatePlan $plan): bool => $this->window->chance($plan->shift) >= $least,
+        ));
         usort($good, fn (CandidatePlan $a, CandidatePlan $b): int => $this->isBetter($a, $b) ? -1 : 1);
 
         return $good === [] ? null : array_slice($good, 0, 2);
@@ -83,7 +100,9 @@ final readonly class PlanSearch
             $best = $this->window->allows($shift) ? max($best, $this->window->chance($shift)) : $best;
         }
 
-        return $best < ShiftWindow::LEAST ? [] : $this->within($peak, ShiftWindow::nearBest($best), $this->window->worthRange($best));
+        return $best < ShiftWindow::LEAST
+            ? []
+            : $this->within($peak, ShiftWindow::nearBest($best), $this->window->worthRange($best));
     }
 
     /**
@@ -95,14 +114,21 @@ final readonly class PlanSearch
         [$from, $to] = $this->window->about($peak, $chance);
         [$from, $to] = [max($from, $worth[0]), min($to, $worth[1])];
         $combinations = $this->combinations($from, $to);
-        usort($combinations, static fn (RangeCombination $a, RangeCombination $b): int => $a->cost->rank <=> $b->cost->rank);
+        usort(
+            $combinations,
+            static fn (RangeCombination $a, RangeCombination $b): int => $a->cost->rank <=> $b->cost->rank,
+        );
         $first = null;
         $other = null;
         foreach ($combinations as $combination) {
             if ($first !== null && $other !== null && $combination->cost->rank > $other->cost->rank) {
                 break;
             }
-            if ($first !== null && $combination->cost->rank > $first->cost->rank && $combination->touches(array_keys($this->optionsOf)) === array_keys($first->counts)) {
+            if (
+                $first !== null
+                && $combination->cost->rank > $first->cost->rank
+                && $combination->touches(array_keys($this->optionsOf)) === array_keys($first->counts)
+            ) {
                 continue;
             }
             $plan = $this->settled($combination, $from, $to, $chance);
@@ -122,7 +148,11 @@ final readonly class PlanSearch
 
     private function isBetter(CandidatePlan $one, CandidatePlan $other): bool
     {
-        return $one->cost->rank < $other->cost->rank || ($one->cost->rank === $other->cost->rank && $this->rank($one->shift, $this->turning($one->counts)) < $this->rank($other->shift, $this->turning($other->counts)));
+        return $one->cost->rank < $other->cost->rank
+            || ($one->cost->rank === $other->cost->rank
+                && $this
+                    ->rank($one->shift, $this->turning($one->counts)) < $this
+                    ->rank($other->shift, $this->turning($other->counts)));
     }
 
     /** @return array{float, float} rounded, so that two ways of adding up the same shift come out alike */
@@ -146,12 +176,19 @@ final readonly class PlanSearch
     private function settled(RangeCombination $combination, float $from, float $to, float $chance): ?CandidatePlan
     {
         for ($tries = 0; $tries < 40; $tries++) {
-            $places = (new RangeCombinationSearch($this->window, array_values($this->optionsOf), $combination))->nearest($from, $to);
+            $places = (new RangeCombinationSearch(
+                $this->window,
+                array_values($this->optionsOf),
+                $combination,
+            ))->nearest($from, $to);
             if ($places === null) {
                 return null;
             }
             [$steps, $shift] = $places;
-            if ($this->window->does($shift, $chance) && ($chance >= ShiftWindow::SURE || $this->window->isWorth($shift))) {
+            if (
+                $this->window->does($shift, $chance)
+                && ($chance >= ShiftWindow::SURE || $this->window->isWorth($shift))
+            ) {
                 return $this->positions($steps, $shift, $combination->cost);
             }
             $shift < ($from + $to) / 2 ? $from = $shift + self::EPSILON : $to = $shift - self::EPSILON;
@@ -173,7 +210,10 @@ final readonly class PlanSearch
         return new CandidatePlan($counts, $shift, $cost);
     }
 
-    /** @return list<RangeCombination> every choice of one range an adjuster whose shifts can lie in the window; staying put is no plan */
+    /**
+     * @return list<RangeCombination> every choice of one range an adjuster whose shifts can lie in the window; staying
+     *     put is no plan
+     */
     private function combinations(float $from, float $to): array
     {
         $combinations = [[[], 0.0, 0.0]];
@@ -219,8 +259,15 @@ final readonly class PlanSearch
     {
         $optionsOf = array_values($this->optionsOf);
         $all = array_map(static fn (PositionOptions $options): EqualCostRange => $options->whole(), $optionsOf);
-        $search = new RangeCombinationSearch($this->window, $optionsOf, new RangeCombination($all, PlanCost::of($this->mode, $all, 0.0)));
+        $search = new RangeCombinationSearch(
+            $this->window,
+            $optionsOf,
+            new RangeCombination($all, PlanCost::of($this->mode, $all, 0.0)),
+        );
 
-        return array_values(array_filter([$search->nearestBelow($shift), $search->nearestAbove($shift)], is_float(...)));
+        return array_values(array_filter(
+            [$search->nearestBelow($shift), $search->nearestAbove($shift)],
+            is_float(...),
+        ));
     }
 }

@@ -25,14 +25,20 @@ use VividPull\Core\Spec\SettingMode;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Spec\SpecBand;
 
-/** The next move: the first step of the best plan over all adjusters, with what each of them could do by itself beside it. */
+/**
+ * The next move: the first step of the best plan over all adjusters, with what each of them could do by itself beside
+ * it.
+ */
 final readonly class Planner
 {
     private const PROVE = 'Inside the band. Prove it.';
 
     private const WHOLE_GROUP = 3;
 
-    /** Readings of a pose at the edge before it is left untold; each costs less than a turn, and far less than a part (ours). */
+    /**
+     * Readings of a pose at the edge before it is left untold; each costs less than a turn, and far less than a part
+     * (ours).
+     */
     private const MOST_AT_THE_EDGE = 6;
 
     private const WORTH_LOOSENING = 3 * Steps::PER_FLAT;
@@ -43,11 +49,18 @@ final readonly class Planner
     /** A turn at the edge is made where it makes play likelier to be inside by this much (ours). */
     private const WORTH = 0.05;
 
-    /** Below this chance of being inside a control is not left as it reads while it was not turned to and fro (ours). */
+    /**
+     * Below this chance of being inside a control is not left as it reads while it was not turned to and fro (ours).
+     */
     private const LIKELY = 0.8;
 
-    public static function advise(Spec $spec, Run $run, Facts $facts, Beliefs $beliefs, Judgement $judgement): PlanOutcome
-    {
+    public static function advise(
+        Spec $spec,
+        Run $run,
+        Facts $facts,
+        Beliefs $beliefs,
+        Judgement $judgement,
+    ): PlanOutcome {
         $band = $judgement->plannedBand;
         $verdict = $judgement->now;
         $guided = $facts->guideUnderWay($run);
@@ -55,14 +68,21 @@ final readonly class Planner
         return match (true) {
             $facts->closed !== null => PlanOutcome::say(PlanKind::Over, 'This job is closed.'),
             $spec->aim === null => self::withoutPlay($spec, $run, $facts, $judgement),
-            $guided !== null => PlanOutcome::say(PlanKind::Guided, "Finish the {$guided->name()} first: its steps stand above."),
-            $verdict->is(VerdictKind::Unread), $verdict->is(VerdictKind::NotJudged) => PlanOutcome::say(PlanKind::Read, $verdict->sentence.'.'),
+            $guided !== null => PlanOutcome::say(
+                PlanKind::Guided,
+                "Finish the {$guided->name()} first: its steps stand above.",
+            ),
+            $verdict->is(VerdictKind::Unread),
+            $verdict->is(VerdictKind::NotJudged) => PlanOutcome::say(PlanKind::Read, $verdict->sentence.'.'),
             $band === null || $judgement->isRoutingFault => PlanOutcome::say(PlanKind::RoutingFault,
                 'Play changes more from pose to pose than the band is wide: no setting can be right in all of them. Look for a trapped or wrongly routed cable.'),
             $judgement->poseToReadAgain() !== null => PlanOutcome::readAgain($judgement->poseToReadAgain(),
                 "Read it again with {$judgement->poseToReadAgain()->label()} before anything is turned: one reading may be misread."),
             $verdict->settles === Settles::Answer => PlanOutcome::say(PlanKind::Decide, $verdict->advice ?? ''),
-            ! $beliefs->play->isPlaced() && $verdict->is(VerdictKind::Inside) => PlanOutcome::say(PlanKind::Prove, self::PROVE),
+            ! $beliefs->play->isPlaced() && $verdict->is(VerdictKind::Inside) => PlanOutcome::say(
+                PlanKind::Prove,
+                self::PROVE,
+            ),
             $run->playAdjusters() === [] => PlanOutcome::say(PlanKind::OutOfThread,
                 self::nothingToTurn($run)),
             ! $beliefs->play->isPlaced() => self::slacken($spec, $run, $facts, $beliefs, $band),
@@ -74,17 +94,36 @@ final readonly class Planner
     private static function withoutPlay(Spec $spec, Run $run, Facts $facts, Judgement $judgement): PlanOutcome
     {
         return match (true) {
-            $judgement->table !== null => PlanOutcome::say(PlanKind::Table, TablePlanner::advise($spec, $judgement->table, $run, $facts)->sentence),
-            Families::of($spec->family)->notSettable() !== null => PlanOutcome::say(PlanKind::NotSettable, Families::of($spec->family)->notSettable()),
-            default => PlanOutcome::say(PlanKind::NotSettable, 'There is no play to set here. What fails is put right at the route, the mount or the part.'),
+            $judgement->table !== null => PlanOutcome::say(
+                PlanKind::Table,
+                TablePlanner::advise($spec, $judgement->table, $run, $facts)->sentence,
+            ),
+            Families::of($spec->family)->notSettable() !== null => PlanOutcome::say(
+                PlanKind::NotSettable,
+                Families::of($spec->family)->notSettable(),
+            ),
+            default => PlanOutcome::say(
+                PlanKind::NotSettable,
+                'There is no play to set here. What fails is put right at the route, the mount or the part.',
+            ),
         };
     }
 
-    private static function moves(Spec $spec, Run $run, Facts $facts, Beliefs $beliefs, Judgement $judgement, SpecBand $band): PlanOutcome
-    {
+    private static function moves(
+        Spec $spec,
+        Run $run,
+        Facts $facts,
+        Beliefs $beliefs,
+        Judgement $judgement,
+        SpecBand $band,
+    ): PlanOutcome {
         $window = self::window($spec, $facts, $beliefs, $judgement, $band);
-        $isSettled = ($judgement->now->is(VerdictKind::Inside) || self::isLeftAsRead($spec, $facts)) && ! $judgement->isOutsideInAPose() || $facts->chosen->byChoice !== null;
-        $before = $isSettled ? self::settled($spec, $run, $facts, $beliefs, $judgement, $window, $band) : self::looksAtTheRoute($spec, $run, $beliefs, $judgement, $window);
+        $isSettled = ($judgement->now->is(VerdictKind::Inside) || self::isLeftAsRead($spec, $facts))
+            && ! $judgement->isOutsideInAPose()
+            || $facts->chosen->byChoice !== null;
+        $before = $isSettled
+            ? self::settled($spec, $run, $facts, $beliefs, $judgement, $window, $band)
+            : self::looksAtTheRoute($spec, $run, $beliefs, $judgement, $window);
         if ($before !== null) {
             return $before;
         }
@@ -95,44 +134,110 @@ final readonly class Planner
         $window = $allowed === $band ? $window : self::window($spec, $facts, $beliefs, $judgement, $allowed);
         $swinging = Swinging::of($run, $facts);
         $known = $judgement->sweep->knownBand($spec->play()->band);
-        [$window, $maker, $plan] = self::planned($spec, $run, $facts, $window, $isSettled, $isSettled || $known === $band ? null : static fn (): ShiftWindow => self::window($spec, $facts, $beliefs, $judgement, $known));
+        [$window, $maker, $plan] = self::planned(
+            $spec,
+            $run,
+            $facts,
+            $window,
+            $isSettled,
+            $isSettled || $known === $band
+                ? null
+                : static fn (): ShiftWindow => self::window($spec, $facts, $beliefs, $judgement, $known),
+        );
         $first = $plan === null ? [] : [$plan->steps[0]->adjuster => $plan->steps[0]];
-        $options = array_map(static fn (Adjuster $adjuster): AdjusterAdvice => $first[$adjuster->id()] ?? $maker->alone($adjuster)
-            ?? self::used($maker, $window, $facts, $adjuster), $run->playAdjusters());
+        $options = array_map(
+            static fn (Adjuster $adjuster): AdjusterAdvice => $first[$adjuster->id()]
+                ?? $maker->alone($adjuster)
+                ?? self::used($maker, $window, $facts, $adjuster),
+            $run->playAdjusters(),
+        );
         $recommended = $plan?->steps[0]->adjuster;
         $edge = $plan === null ? $judgement->poseAtTheEdge() : null;
-        $say = static fn (PlanKind $kind, string $sentence): PlanOutcome => PlanOutcome::choose($kind, $sentence, $options, $recommended, $window->target, $plan);
+        $say = static fn (PlanKind $kind, string $sentence): PlanOutcome => PlanOutcome::choose(
+            $kind,
+            $sentence,
+            $options,
+            $recommended,
+            $window->target,
+            $plan,
+        );
         // Where nothing is to be turned, no turn stands beside it.
-        $still = static fn (PlanKind $kind, string $sentence): PlanOutcome => PlanOutcome::choose($kind, $sentence, [], null, $window->target);
+        $still = static fn (PlanKind $kind, string $sentence): PlanOutcome => PlanOutcome::choose(
+            $kind,
+            $sentence,
+            [],
+            null,
+            $window->target,
+        );
 
         return match (true) {
-            $isSettled && ! (self::bringsHome($run, $facts, $plan) && (self::wasFoundUnhealthy($run, $facts) || self::staysWell($window, $plan))) => self::provedOrLooked($run, $facts, $window),
+            $isSettled
+                && ! (self::bringsHome($run, $facts, $plan)
+                    && (self::wasFoundUnhealthy($run, $facts)
+                        || self::staysWell($window, $plan))) => self::provedOrLooked($run, $facts, $window),
             $isSettled && $plan !== null => $say(PlanKind::Move, $plan->steps[0]->sentence),
-            $judgement->now->is(VerdictKind::CantTell) && ! $judgement->isOutsideInAPose() && ! self::isWorthTurning($judgement, $window, $plan, $swinging) => $say(PlanKind::Decide, self::undecided($judgement, $plan, $options)),
+            $judgement->now->is(VerdictKind::CantTell)
+                && ! $judgement->isOutsideInAPose()
+                && ! self::isWorthTurning($judgement, $window, $plan, $swinging) => $say(
+                    PlanKind::Decide,
+                    self::undecided($judgement, $plan, $options),
+                ),
             $edge !== null => self::atTheEdge($judgement, $edge, $options, $window),
             // One reading may be misread: no part is blamed for it.
-            $plan === null && ($judgement->nowGroup->found->count ?? 0) < 2 => PlanOutcome::readAgain(Pose::Straight, self::onceMore($judgement), $options, $window->target),
-            $plan === null && Limits::areFar($run, $facts, $window, $maker) => $still(PlanKind::Suspect, Suspicion::of($spec, $run, $beliefs, $judgement)),
+            $plan === null && ($judgement->nowGroup->found->count ?? 0) < 2 => PlanOutcome::readAgain(
+                Pose::Straight,
+                self::onceMore($judgement),
+                $options,
+                $window->target,
+            ),
+            $plan === null && Limits::areFar($run, $facts, $window, $maker) => $still(
+                PlanKind::Suspect,
+                Suspicion::of($spec, $run, $beliefs, $judgement),
+            ),
             $plan === null => $say(PlanKind::OutOfThread, Limits::said($spec, $run, $facts, $window, $maker, $options)),
-            $swinging->isTooLong(), $swinging->wouldSwing($plan->shift) && ! $plan->finishesAlike => $still(PlanKind::Suspect, Suspicion::of($spec, $run, $beliefs, $judgement)),
+            $swinging->isTooLong(),
+            $swinging->wouldSwing($plan->shift) && ! $plan->finishesAlike => $still(
+                PlanKind::Suspect,
+                Suspicion::of($spec, $run, $beliefs, $judgement),
+            ),
             default => $say(PlanKind::Move, $plan->steps[0]->sentence),
         };
     }
 
-    /** Inside, with the adjuster in reach outside its zone, and nothing that is known brings it home: what nobody looked at yet may. */
+    /**
+     * Inside, with the adjuster in reach outside its zone, and nothing that is known brings it home: what nobody looked
+     * at yet may.
+     */
     private static function provedOrLooked(Run $run, Facts $facts, ShiftWindow $window): PlanOutcome
     {
         [$near, $first] = [$run->inReach(), self::notLookedAt($run, $facts)[0] ?? null];
 
-        return $near === null || $first === null ? PlanOutcome::choose(PlanKind::Prove, self::PROVE, [], null, $window->target)
-            : PlanOutcome::choose(PlanKind::Prove, "Inside the band. The {$near->name()} stands outside its healthy zone: look at the {$first->name()} first, which may take that up; or leave it for the next service.", [], $first->id(), $window->target);
+        return $near === null || $first === null
+            ? PlanOutcome::choose(PlanKind::Prove, self::PROVE, [], null, $window->target)
+            : PlanOutcome::choose(
+                PlanKind::Prove,
+                "Inside the band. The {$near->name()} stands outside its healthy zone: look at the {$first->name()} first, which may take that up; or leave it for the next service.",
+                [],
+                $first->id(),
+                $window->target,
+            );
     }
 
-    /** @return list<Adjuster> of the play, that nobody has said where it stands, or that it cannot be seen; the soonest reached first */
+    /**
+     * @return list<Adjuster> of the play, that nobody has said where it stands, or that it cannot be seen; the soonest
+     *     reached first
+     */
     public static function notLookedAt(Run $run, Facts $facts): array
     {
-        $unseen = array_values(array_filter($run->playAdjusters(), static fn (Adjuster $one): bool => ! isset($facts->adjusters->positions[$one->id()]) && ! isset($facts->adjusters->threads[$one->id()])));
-        usort($unseen, static fn (Adjuster $one, Adjuster $other): int => $one->access()->minutes <=> $other->access()->minutes);
+        $unseen = array_values(array_filter(
+            $run->playAdjusters(),
+            static fn (Adjuster $one): bool => ! isset($facts->adjusters->positions[$one->id()])
+                && ! isset($facts->adjusters->threads[$one->id()]),
+        ));
+        usort(
+            $unseen,
+            static fn (Adjuster $one, Adjuster $other): int => $one->access()->minutes <=> $other->access()->minutes,
+        );
 
         return $unseen;
     }
@@ -144,48 +249,95 @@ final readonly class Planner
             : 'By this one reading nothing here reaches its band. Read it once more before a part is blamed.';
     }
 
-    /** Inside, or left as it is: set finer where a proof asks for it, and else proved; null where its thread is first brought home. */
-    private static function settled(Spec $spec, Run $run, Facts $facts, Beliefs $beliefs, Judgement $judgement, ShiftWindow $window, SpecBand $band): ?PlanOutcome
-    {
+    /**
+     * Inside, or left as it is: set finer where a proof asks for it, and else proved; null where its thread is first
+     * brought home.
+     */
+    private static function settled(
+        Spec $spec,
+        Run $run,
+        Facts $facts,
+        Beliefs $beliefs,
+        Judgement $judgement,
+        ShiftWindow $window,
+        SpecBand $band,
+    ): ?PlanOutcome {
         $finer = self::finer($spec, $run, $facts, $beliefs, $judgement, $window, $band);
 
         return $finer ?? ($facts->chosen->byChoice !== null || ! self::mayBringHome($run, $facts)
-            ? PlanOutcome::choose(PlanKind::Prove, self::asItStands($facts, $judgement), [], null, $window->target) : null);
+            ? PlanOutcome::choose(
+                PlanKind::Prove,
+                self::asItStands($facts, $judgement),
+                [],
+                null,
+                $window->target,
+            ) : null);
     }
 
-    /** Where poses lie so far apart that no setting is left which a step can hit and a reading can tell; null where one is. */
-    private static function looksAtTheRoute(Spec $spec, Run $run, Beliefs $beliefs, Judgement $judgement, ShiftWindow $window): ?PlanOutcome
-    {
+    /**
+     * Where poses lie so far apart that no setting is left which a step can hit and a reading can tell; null where one
+     * is.
+     */
+    private static function looksAtTheRoute(
+        Spec $spec,
+        Run $run,
+        Beliefs $beliefs,
+        Judgement $judgement,
+        ShiftWindow $window,
+    ): ?PlanOutcome {
         $found = $judgement->nowGroup?->found;
         // Where there are no poses, nothing is worked out.
         if ($found === null || $judgement->sweep->poses === []) {
             return null;
         }
-        $steps = array_map(static fn (Adjuster $one): float => abs($one->slackGiven($one->smallestStep())) * $beliefs->play->ratio(), $run->playAdjusters());
-        $needed = 2 * Conformity::guard($found->spreadOf(max(self::WHOLE_GROUP, $found->count))) + min([INF, ...$steps]);
+        $steps = array_map(
+            static fn (Adjuster $one): float => abs($one->slackGiven($one->smallestStep())) * $beliefs->play->ratio(),
+            $run->playAdjusters(),
+        );
+        $needed = 2 * Conformity::guard($found->spreadOf(max(self::WHOLE_GROUP, $found->count)))
+            + min([INF, ...$steps]);
         $apart = $judgement->sweep->leavesTooLittleOf($spec->play()->band, $needed);
 
-        return $apart === null ? null : PlanOutcome::choose(PlanKind::RoutingFault, Suspicion::ofTheRoute($apart, $spec->play()->band), [], null, $window->target);
+        return $apart === null
+            ? null
+            : PlanOutcome::choose(
+                PlanKind::RoutingFault,
+                Suspicion::ofTheRoute($apart, $spec->play()->band),
+                [],
+                null,
+                $window->target,
+            );
     }
 
     /**
-     * An allowance for poses that nobody read is no reason to say that nothing reaches: then it is set as well as it can be, and they are read.
+     * An allowance for poses that nobody read is no reason to say that nothing reaches: then it is set as well as it
+     * can be, and they are read.
      *
-     * @param  (callable(): ShiftWindow)|null  $known  what is known to be asked of the straight pose, where that is less; asked only where no plan is found
+     * @param  (callable(): ShiftWindow)|null  $known  what is known to be asked of the straight pose, where that is
+     *     less; asked only where no plan is found
      * @return array{ShiftWindow, PlanMaker, ?AdjustmentPlan}
      */
-    private static function planned(Spec $spec, Run $run, Facts $facts, ShiftWindow $window, bool $isSettled, ?callable $known): array
-    {
+    private static function planned(
+        Spec $spec,
+        Run $run,
+        Facts $facts,
+        ShiftWindow $window,
+        bool $isSettled,
+        ?callable $known,
+    ): array {
         $maker = new PlanMaker($spec, $run, $facts, $window);
         $plan = $maker->plan();
         // Away and back is no way to bring it inside; it may be one to bring an adjuster home.
         $plan = $isSettled || $plan === null || abs($plan->shift) > self::NO_SHIFT ? $plan : null;
 
-        return $plan === null && $known !== null ? self::planned($spec, $run, $facts, $known(), $isSettled, null) : [$window, $maker, $plan];
+        return $plan === null && $known !== null
+            ? self::planned($spec, $run, $facts, $known(), $isSettled, null)
+            : [$window, $maker, $plan];
     }
 
     /**
-     * What would decide it; where no reading here does, also whether turning could, or that nothing that turns has room for it.
+     * What would decide it; where no reading here does, also whether turning could, or that nothing that turns has room
+     * for it.
      *
      * @param  array<string, AdjusterAdvice>  $options
      */
@@ -202,15 +354,34 @@ final readonly class Planner
     }
 
     /**
-     * Nothing reaches further, and of the pose that wants it nobody knows that it is outside: no thread is used up and no part is to blame by that.
+     * Nothing reaches further, and of the pose that wants it nobody knows that it is outside: no thread is used up and
+     * no part is to blame by that.
      *
      * @param  array<string, AdjusterAdvice>  $options
      */
-    private static function atTheEdge(Judgement $judgement, Pose $pose, array $options, ShiftWindow $window): PlanOutcome
-    {
-        return $judgement->poses[$pose->value]->settles === Settles::Nothing && ($judgement->poseGroups[$pose->value]->found->count ?? 0) < self::MOST_AT_THE_EDGE
-            ? PlanOutcome::choose(PlanKind::Read, "Read it again with {$pose->label()}: it stands at the edge of the band there, and no turn brings it further in. No part is blamed for that.", $options, null, $window->target)
-            : PlanOutcome::choose(PlanKind::Decide, ucfirst($pose->label()).': '.($judgement->poses[$pose->value]->advice ?? '').' '.Limits::listed($options), $options, null, $window->target);
+    private static function atTheEdge(
+        Judgement $judgement,
+        Pose $pose,
+        array $options,
+        ShiftWindow $window,
+    ): PlanOutcome {
+        return $judgement->poses[$pose->value]->settles === Settles::Nothing
+            && ($judgement->poseGroups[$pose->value]->found->count ?? 0) < self::MOST_AT_THE_EDGE
+            ? PlanOutcome::choose(
+                PlanKind::Read,
+                "Read it again with {$pose->label()}: it stands at the edge of the band there, and no turn brings it further in. No part is blamed for that.",
+                $options,
+                null,
+                $window->target,
+            )
+            : PlanOutcome::choose(
+                PlanKind::Decide,
+                ucfirst($pose->label()).': '.($judgement->poses[$pose->value]->advice ?? '').' '
+                    .Limits::listed($options),
+                $options,
+                null,
+                $window->target,
+            );
     }
 
     private static function asItStands(Facts $facts, Judgement $judgement): string
@@ -222,28 +393,65 @@ final readonly class Planner
         };
     }
 
-    /** What proofs drove it from, it is not brought back to for the thread's sake: the part of the band that is left; null where that is no room. */
-    private static function allowed(Spec $spec, Run $run, Facts $facts, Beliefs $beliefs, Judgement $judgement, SpecBand $band): ?SpecBand
-    {
-        return $judgement->nowGroup === null ? $band : ProofEvidence::of($spec, $run, $facts)->allowed($band, $judgement->nowGroup->found->mean, $beliefs->play->ratio());
+    /**
+     * What proofs drove it from, it is not brought back to for the thread's sake: the part of the band that is left;
+     * null where that is no room.
+     */
+    private static function allowed(
+        Spec $spec,
+        Run $run,
+        Facts $facts,
+        Beliefs $beliefs,
+        Judgement $judgement,
+        SpecBand $band,
+    ): ?SpecBand {
+        return $judgement->nowGroup === null
+            ? $band
+            : ProofEvidence::of($spec, $run, $facts)->allowed(
+                $band,
+                $judgement->nowGroup->found->mean,
+                $beliefs->play->ratio(),
+            );
     }
 
-    /** Inside its band, and a proof failed: the smallest step that the proofs allow within it, or where else to look; null where none failed. */
-    private static function finer(Spec $spec, Run $run, Facts $facts, Beliefs $beliefs, Judgement $judgement, ShiftWindow $window, SpecBand $band): ?PlanOutcome
-    {
+    /**
+     * Inside its band, and a proof failed: the smallest step that the proofs allow within it, or where else to look;
+     * null where none failed.
+     */
+    private static function finer(
+        Spec $spec,
+        Run $run,
+        Facts $facts,
+        Beliefs $beliefs,
+        Judgement $judgement,
+        ShiftWindow $window,
+        SpecBand $band,
+    ): ?PlanOutcome {
         $evidence = ProofEvidence::of($spec, $run, $facts);
         if ($evidence->failed === [] || $judgement->nowGroup === null) {
             return null;
         }
         $room = $evidence->room($judgement->nowGroup, $band, $beliefs->play->ratio());
-        $narrow = $room === null ? null : new ShiftWindow($beliefs->play, $room, null, $window->noise, ($room->floor() + $room->ceiling()) / 2, false);
+        $narrow = $room === null
+            ? null
+            : new ShiftWindow(
+                $beliefs->play,
+                $room,
+                null,
+                $window->noise,
+                ($room->floor() + $room->ceiling()) / 2,
+                false,
+            );
         $maker = $narrow === null ? null : new PlanMaker($spec, $run, $facts, $narrow);
         if ($maker === null) {
             return PlanOutcome::choose(PlanKind::Suspect, $evidence->elsewhere(), [], null, $window->target);
         }
-        $isThatWay = static fn (?AdjusterAdvice $one): bool => $one?->steps !== null && (($run->adjuster($one->adjuster)?->slackGiven($one->steps) ?? 0.0) > 0.0) === ($evidence->bearing() === Bearing::MoreSlack);
+        $isThatWay = static fn (?AdjusterAdvice $one): bool => $one?->steps !== null
+            && (($run->adjuster($one->adjuster)?->slackGiven($one->steps)
+                ?? 0.0) > 0.0) === ($evidence->bearing() === Bearing::MoreSlack);
         $options = array_filter(array_filter(array_map($maker->alone(...), $run->playAdjusters())), $isThatWay);
-        // What is fine-tuned is turned where the hand reaches it, so long as that stays healthy; else as any move is planned.
+        // What is fine-tuned is turned where the hand reaches it, so long as that stays healthy; else as any move is
+        // planned.
         $near = $options[$run->inReach()?->id() ?? ''] ?? null;
         $plan = $near?->healthyAfter === true ? null : $maker->plan();
         $first = $near?->healthyAfter === true ? $near : $plan?->steps[0];
@@ -251,20 +459,41 @@ final readonly class Planner
             return PlanOutcome::choose(PlanKind::Suspect, $evidence->elsewhere(), [], null, $window->target);
         }
 
-        return PlanOutcome::choose(PlanKind::Move, $evidence->said().' '.$first->sentence, [$first->adjuster => $first] + $options, $first->adjuster, $narrow->target, $plan);
+        return PlanOutcome::choose(
+            PlanKind::Move,
+            $evidence->said().' '.$first->sentence,
+            [$first->adjuster => $first] + $options,
+            $first->adjuster,
+            $narrow->target,
+            $plan,
+        );
     }
 
-    private static function window(Spec $spec, Facts $facts, Beliefs $beliefs, Judgement $judgement, SpecBand $band): ShiftWindow
-    {
+    private static function window(
+        Spec $spec,
+        Facts $facts,
+        Beliefs $beliefs,
+        Judgement $judgement,
+        SpecBand $band,
+    ): ShiftWindow {
         $found = $judgement->nowGroup?->found;
         $target = self::target($spec, $facts, $band);
 
         return new ShiftWindow(
             $beliefs->play,
             $band,
-            Conformity::acceptance($band, $found?->spreadOf(max(self::WHOLE_GROUP, $found->count)) ?? Spread::of(0.0), $spec->rule),
+            Conformity::acceptance(
+                $band,
+                $found?->spreadOf(max(self::WHOLE_GROUP, $found->count)) ?? Spread::of(0.0),
+                $spec->rule,
+            ),
             $found?->standardOfNext() ?? 0.0,
-            $target === null ? null : max($band->floor(), min($band->ceiling(), $target - $beliefs->creep->expectedAt($beliefs->play->ratio()))),
+            $target === null
+                ? null
+                : max(
+                    $band->floor(),
+                    min($band->ceiling(), $target - $beliefs->creep->expectedAt($beliefs->play->ratio())),
+                ),
             ! $beliefs->play->hasLearned(),
         );
     }
@@ -276,11 +505,15 @@ final readonly class Planner
     }
 
     /**
-     * A verdict that can't be told is read again where reading settles it; else it is turned, where that makes play likelier to be inside
-     * by more than a little.
+     * A verdict that can't be told is read again where reading settles it; else it is turned, where that makes play
+     * likelier to be inside by more than a little.
      */
-    private static function isWorthTurning(Judgement $judgement, ShiftWindow $window, ?AdjustmentPlan $plan, Swinging $swinging): bool
-    {
+    private static function isWorthTurning(
+        Judgement $judgement,
+        ShiftWindow $window,
+        ?AdjustmentPlan $plan,
+        Swinging $swinging,
+    ): bool {
         $found = $judgement->nowGroup?->found;
         $settles = $judgement->now->settles;
         if ($plan === null || $found === null || $swinging->wouldSwing($plan->shift)) {
@@ -314,11 +547,18 @@ final readonly class Planner
     /** Whether it brings the adjuster in reach home and drives none out of its healthy zone for that. */
     private static function bringsHome(Run $run, Facts $facts, ?AdjustmentPlan $plan): bool
     {
-        return $plan !== null && array_filter($plan->steps, static fn (AdjusterAdvice $step): bool => ! $step->healthyAfter) === []
-            && array_filter($plan->steps, static fn (AdjusterAdvice $step): bool => self::isWorthBringing($run, $facts, $step)) !== [];
+        return $plan !== null
+            && array_filter($plan->steps, static fn (AdjusterAdvice $step): bool => ! $step->healthyAfter) === []
+            && array_filter(
+                $plan->steps,
+                static fn (AdjusterAdvice $step): bool => self::isWorthBringing($run, $facts, $step),
+            ) !== [];
     }
 
-    /** Whether a step brings the adjuster in reach into its healthy zone, or nearer to it by half a turn: for less nothing is loosened again (ours). */
+    /**
+     * Whether a step brings the adjuster in reach into its healthy zone, or nearer to it by half a turn: for less
+     * nothing is loosened again (ours).
+     */
     private static function isWorthBringing(Run $run, Facts $facts, AdjusterAdvice $step): bool
     {
         $near = $run->inReach();
@@ -342,8 +582,9 @@ final readonly class Planner
     }
 
     /**
-     * Whether play stays as near to its target as it is, or within half the way from there to an edge (ours). What this job itself turned
-     * out of its zone to bring play inside is not turned back to the edge of the band for the thread's sake.
+     * Whether play stays as near to its target as it is, or within half the way from there to an edge (ours). What this
+     * job itself turned out of its zone to bring play inside is not turned back to the edge of the band for the
+     * thread's sake.
      */
     private static function staysWell(ShiftWindow $window, ?AdjustmentPlan $plan): bool
     {
@@ -356,17 +597,31 @@ final readonly class Planner
         return abs($after) <= max(abs($window->expected(0.0) - $window->target), $edge / 2);
     }
 
-    /** Taut, with nothing above zero read yet: give the slack that would bring it to the target if it were just taut. */
+    /**
+     * Taut, with nothing above zero read yet: give the slack that would bring it to the target if it were just taut.
+     */
     private static function slacken(Spec $spec, Run $run, Facts $facts, Beliefs $beliefs, SpecBand $band): PlanOutcome
     {
         $target = self::target($spec, $facts, $band) ?? $band->floor() + 1.0;
         $slack = $target / exp($beliefs->play->taught()->ln);
         $usual = array_filter($run->playAdjusters(), static fn (Adjuster $a): bool => ! $a->kind()->isLastResort());
-        $options = array_map(static fn (Adjuster $a): AdjusterAdvice => $facts->isSeized($a) ? self::seized($a, null) : Slackening::with($a, $facts->adjusters->positions[$a->id()] ?? null, $slack), $usual);
+        $options = array_map(
+            static fn (Adjuster $a): AdjusterAdvice => $facts->isSeized($a)
+                ? self::seized($a, null)
+                : Slackening::with($a, $facts->adjusters->positions[$a->id()] ?? null, $slack),
+            $usual,
+        );
         $recommended = self::easiest($options, $run, $facts);
 
         return $recommended === null
-            ? PlanOutcome::choose(PlanKind::OutOfThread, Limits::listed($options).' '.($facts->adjusters->seized === [] ? Limits::tooTight($spec) : Limits::FREE_FIRST), $options, null, $target)
+            ? PlanOutcome::choose(
+                PlanKind::OutOfThread,
+                Limits::listed($options).' '
+                    .($facts->adjusters->seized === [] ? Limits::tooTight($spec) : Limits::FREE_FIRST),
+                $options,
+                null,
+                $target,
+            )
             : PlanOutcome::choose(PlanKind::Move, $options[$recommended]->sentence, $options, $recommended, $target);
     }
 
@@ -375,9 +630,12 @@ final readonly class Planner
     {
         return match (true) {
             $facts->chosen->like !== null => $facts->chosen->like->mm,
-            $facts->chosen->policy === null && $facts->chosen->wish?->mm !== null && $band->contains($facts->chosen->wish->mm) => $facts->chosen->wish->mm,
+            $facts->chosen->policy === null
+                && $facts->chosen->wish?->mm !== null
+                && $band->contains($facts->chosen->wish->mm) => $facts->chosen->wish->mm,
             $band->high === null => null,
-            default => $band->floor() + ($facts->chosen->policy ?? $spec->policy)->share() * ($band->high - $band->floor()),
+            default => $band->floor()
+                + ($facts->chosen->policy ?? $spec->policy)->share() * ($band->high - $band->floor()),
         };
     }
 
@@ -393,7 +651,10 @@ final readonly class Planner
         foreach ($options as $id => $advice) {
             $access = $run->adjuster($id)?->access();
             $minutes = $access === null || isset($facts->adjusters->coversOff[$id]) ? 0.0 : $access->minutes;
-            $cost = $minutes + ($advice->healthyAfter ? 0.0 : (($facts->adjusters->positions[$id] ?? null) === null ? 1000.0 : 2000.0));
+            $cost = $minutes
+                + ($advice->healthyAfter
+                    ? 0.0
+                    : (($facts->adjusters->positions[$id] ?? null) === null ? 1000.0 : 2000.0));
             if ($advice->moves() && $cost < $bestCost) {
                 [$best, $bestCost] = [$id, $cost];
             }
@@ -402,25 +663,41 @@ final readonly class Planner
         return $best;
     }
 
-    /** How an old adjuster is freed (common practice, no source): rust can lock it to its wire, and turned on it twists that off. */
+    /**
+     * How an old adjuster is freed (common practice, no source): rust can lock it to its wire, and turned on it twists
+     * that off.
+     */
     private static function seized(Adjuster $adjuster, ?float $reads): AdjusterAdvice
     {
-        return AdjusterAdvice::outOfThread($adjuster->id(), $reads, "{$adjuster->name()}: it will not turn. ".AdjusterAdvice::FREE);
+        return AdjusterAdvice::outOfThread(
+            $adjuster->id(),
+            $reads,
+            "{$adjuster->name()}: it will not turn. ".AdjusterAdvice::FREE,
+        );
     }
 
-    private static function used(PlanMaker $maker, ShiftWindow $window, Facts $facts, Adjuster $adjuster): AdjusterAdvice
-    {
+    private static function used(
+        PlanMaker $maker,
+        ShiftWindow $window,
+        Facts $facts,
+        Adjuster $adjuster,
+    ): AdjusterAdvice {
         if ($facts->isSeized($adjuster)) {
             return self::seized($adjuster, $window->expected(0.0));
         }
         if (($facts->adjusters->positions[$adjuster->id()] ?? null) === null) {
-            return AdjusterAdvice::outOfThread($adjuster->id(), $window->expected(0.0), "{$adjuster->name()}: where it stands is not known. Look at it first, for it may reach.");
+            return AdjusterAdvice::outOfThread(
+                $adjuster->id(),
+                $window->expected(0.0),
+                "{$adjuster->name()}: where it stands is not known. Look at it first, for it may reach.",
+            );
         }
         $best = $maker->furthest($adjuster);
         $way = $window->expected(0.0) > $window->band->ceiling() ? 'take up' : 'give';
         $room = $adjuster->kind()->isThreaded() ? 'not enough thread' : 'not enough room';
 
         return AdjusterAdvice::outOfThread($adjuster->id(), $best,
-            "{$adjuster->name()}: {$room} to {$way} the slack; at its end it would still read about ".Figure::length(max(0.0, $best)).'.');
+            "{$adjuster->name()}: {$room} to {$way} the slack; at its end it would still read about "
+                .Figure::length(max(0.0, $best)).'.');
     }
 }

@@ -15,14 +15,25 @@ final readonly class PositionOptions
      * @param  list<EqualCostRange>  $ranges  all places, in order, those that cost alike put together
      * @param  float  $slack  mm of conduit given by one step
      */
-    private function __construct(public Adjuster $adjuster, public float $slack, public int $step, public array $ranges) {}
+    private function __construct(
+        public Adjuster $adjuster,
+        public float $slack,
+        public int $step,
+        public array $ranges,
+    ) {}
 
     /**
      * @param  StepRange|null  $parking  where it is to be left; null where that does not matter
      * @param  StepRange|null  $within  the only places allowed; null for its whole travel
      */
-    public static function of(Adjuster $adjuster, ?Steps $at, bool $coverOff, DriftAhead $drift, ?StepRange $parking, ?StepRange $within = null): self
-    {
+    public static function of(
+        Adjuster $adjuster,
+        ?Steps $at,
+        bool $coverOff,
+        DriftAhead $drift,
+        ?StepRange $parking,
+        ?StepRange $within = null,
+    ): self {
         $step = $adjuster->smallestStep()->count;
         $slack = $adjuster->slackGiven($adjuster->smallestStep());
         $minutes = $coverOff ? 0.0 : $adjuster->access()->minutes;
@@ -36,7 +47,9 @@ final readonly class PositionOptions
                 $n,
                 $n,
                 (int) (($to === null && $n !== 0) || ($to !== null && ! $adjuster->healthy()->contains($to))),
-                (int) (! $isParked && self::usesReserve($adjuster, $n, $drift) && ($to === null || ! self::hasReserve($adjuster, $to, $drift))),
+                (int) (! $isParked
+                    && self::usesReserve($adjuster, $n, $drift)
+                    && ($to === null || ! self::hasReserve($adjuster, $to, $drift))),
                 $unparked,
                 $n === 0 ? 0.0 : $minutes,
                 (int) ($n !== 0),
@@ -55,7 +68,12 @@ final readonly class PositionOptions
     /** The same adjuster left where it is. */
     public function still(): self
     {
-        return new self($this->adjuster, $this->slack, $this->step, array_values(array_filter($this->ranges, static fn (EqualCostRange $one): bool => $one->touched === 0)));
+        return new self(
+            $this->adjuster,
+            $this->slack,
+            $this->step,
+            array_values(array_filter($this->ranges, static fn (EqualCostRange $one): bool => $one->touched === 0)),
+        );
     }
 
     /** All its places together, whatever they cost. */
@@ -89,7 +107,9 @@ final readonly class PositionOptions
 
     private static function hasReserve(Adjuster $adjuster, Steps $to, DriftAhead $drift): bool
     {
-        $room = $drift->isOutwardFor($adjuster) ? $adjuster->travel()->to->count - $to->count : $to->count - $adjuster->travel()->from->count;
+        $room = $drift->isOutwardFor($adjuster)
+            ? $adjuster->travel()->to->count - $to->count
+            : $to->count - $adjuster->travel()->from->count;
 
         return $room >= $drift->reserveOf($adjuster)->count;
     }

@@ -24,9 +24,9 @@ use VividPull\Core\Spec\Spec;
 use VividPull\Core\Spec\SpecBand;
 
 /**
- * What failed proofs say about the setting: more slack than here, or less, or no matter of slack. Each bounds the good setting from where
- * it was tried; the next move is the smallest sensible step towards what all of them allow, within the band. Where none is left the cause
- * lies elsewhere.
+ * What failed proofs say about the setting: more slack than here, or less, or no matter of slack. Each bounds the good
+ * setting from where it was tried; the next move is the smallest sensible step towards what all of them allow, within
+ * the band. Where none is left the cause lies elsewhere.
  */
 final readonly class ProofEvidence
 {
@@ -38,7 +38,10 @@ final readonly class ProofEvidence
     /** Each move goes half the way that is left, so that after so many settings hardly any is; ours. */
     private const ENOUGH = 4;
 
-    /** @param  list<array{proof: Proof, answer: Checked, bearing: Bearing, hasPlay: bool}>  $failed  since the last move, as they are asked; with whether a cable that has play was blamed for being taut */
+    /**
+     * @param  list<array{proof: Proof, answer: Checked, bearing: Bearing, hasPlay: bool}>  $failed  since the last
+     *     move, as they are asked; with whether a cable that has play was blamed for being taut
+     */
     private function __construct(private Spec $spec, private Run $run, private Facts $facts, public array $failed) {}
 
     public static function of(Spec $spec, Run $run, Facts $facts): self
@@ -47,10 +50,21 @@ final readonly class ProofEvidence
         foreach ($spec->proofs($run) as $proof) {
             foreach ($proof->tries() as $pose) {
                 $answer = $facts->answers->checks[Facts::checkKey($proof->key, $pose?->value)] ?? null;
-                $bearing = $answer === null || $facts->passes($proof, $answer) ? null : $proof->bearing($answer->answer);
-                if ($answer !== null && $bearing !== null && ! ($facts->chosen->byChoice !== null && $proof->tolerates($answer->answer))) {
+                $bearing = $answer === null || $facts->passes($proof, $answer)
+                    ? null
+                    : $proof->bearing($answer->answer);
+                if (
+                    $answer !== null
+                    && $bearing !== null
+                    && ! ($facts->chosen->byChoice !== null && $proof->tolerates($answer->answer))
+                ) {
                     $isTaut = $bearing === Bearing::Taut;
-                    $failed[] = ['proof' => $proof, 'answer' => $answer, 'bearing' => $isTaut ? Bearing::MoreSlack : $bearing, 'hasPlay' => $isTaut && self::hasPlay($spec, $facts, $pose)];
+                    $failed[] = [
+                        'proof' => $proof,
+                        'answer' => $answer,
+                        'bearing' => $isTaut ? Bearing::MoreSlack : $bearing,
+                        'hasPlay' => $isTaut && self::hasPlay($spec, $facts, $pose),
+                    ];
                 }
             }
         }
@@ -58,13 +72,21 @@ final readonly class ProofEvidence
         return new self($spec, $run, $facts, $failed);
     }
 
-    /** Whether the cable was read with play where the proof was tried, and where that was in no pose, in all of them: then it holds nothing. */
+    /**
+     * Whether the cable was read with play where the proof was tried, and where that was in no pose, in all of them:
+     * then it holds nothing.
+     */
     private static function hasPlay(Spec $spec, Facts $facts, ?Pose $pose): bool
     {
         $groups = $spec->aim === null ? [] : Judging::currentGroups($facts);
         foreach ($pose === null ? $spec->conditions->poses : [$pose] as $tried) {
             $group = $groups[$tried->value] ?? null;
-            if ($group === null || $group->doubt !== null || $group->at->crossed || $group->found->chanceOfPlay() < Gates::SURE) {
+            if (
+                $group === null
+                || $group->doubt !== null
+                || $group->at->crossed
+                || $group->found->chanceOfPlay() < Gates::SURE
+            ) {
                 return false;
             }
         }
@@ -75,7 +97,10 @@ final readonly class ProofEvidence
     /** The one way that all of them ask for; null where none asks for slack, or they contradict each other. */
     public function bearing(): ?Bearing
     {
-        $ways = array_values(array_unique(array_map(static fn (array $one): string => $one['bearing']->value, $this->ofSlack())));
+        $ways = array_values(array_unique(array_map(
+            static fn (array $one): string => $one['bearing']->value,
+            $this->ofSlack(),
+        )));
 
         return count($ways) === 1 && ! $this->isContradicted(Bearing::from($ways[0])) ? Bearing::from($ways[0]) : null;
     }
@@ -87,8 +112,8 @@ final readonly class ProofEvidence
     }
 
     /**
-     * The part of the band, in mm of play, in which a step that way stays and that no proof excludes; null where there is no room for the
-     * smallest step of any adjuster.
+     * The part of the band, in mm of play, in which a step that way stays and that no proof excludes; null where there
+     * is no room for the smallest step of any adjuster.
      *
      * @param  SpecBand  $band  what straight must keep so that every pose stays inside
      * @param  float  $perSlack  mm of play for one of slack
@@ -120,14 +145,18 @@ final readonly class ProofEvidence
     /** As far as readings would still be called inside: at the edge itself nothing could be told. */
     private function toldInside(ReadingGroup $now, SpecBand $band): SpecBand
     {
-        $told = Conformity::acceptance($band, $now->found->spreadOf(max(self::WHOLE_GROUP, $now->found->count)), $this->spec->rule);
+        $told = Conformity::acceptance(
+            $band,
+            $now->found->spreadOf(max(self::WHOLE_GROUP, $now->found->count)),
+            $this->spec->rule,
+        );
 
         return $told === null ? $band : SpecBand::between($told[0], is_finite($told[1]) ? $told[1] : null);
     }
 
     /**
-     * The part of a band that no proof of this series excluded: nothing is planned to where one failed already. Null where what they leave
-     * is no room to turn in.
+     * The part of a band that no proof of this series excluded: nothing is planned to where one failed already. Null
+     * where what they leave is no room to turn in.
      *
      * @param  float  $here  mm of play
      * @param  float  $perSlack  mm of play for one of slack
@@ -153,12 +182,15 @@ final readonly class ProofEvidence
     }
 
     /**
-     * How far the carburettor still has to go at full pull, in mm at the wire, measured since the last move; null where nobody measured it, or
-     * it opens fully.
+     * How far the carburettor still has to go at full pull, in mm at the wire, measured since the last move; null where
+     * nobody measured it, or it opens fully.
      */
     public function shortOfOpen(): ?float
     {
-        $fails = array_filter($this->failed, static fn (array $one): bool => $one['proof']->key === Proof::WIDE_OPEN) !== [];
+        $fails = array_filter(
+            $this->failed,
+            static fn (array $one): bool => $one['proof']->key === Proof::WIDE_OPEN,
+        ) !== [];
         $values = $fails ? Measuring::current($this->facts, MeasureKey::ShortOfOpen) : [];
 
         return $values === [] ? null : array_sum($values) / count($values);
@@ -178,7 +210,10 @@ final readonly class ProofEvidence
     /** Whether a gate failed, or what is tried by hand: nothing is run before that is mended. */
     public function isUnsafe(): bool
     {
-        return array_filter($this->failed, static fn (array $one): bool => $one['proof']->gate !== null || ! $one['proof']->running->runs()) !== [];
+        return array_filter(
+            $this->failed,
+            static fn (array $one): bool => $one['proof']->gate !== null || ! $one['proof']->running->runs(),
+        ) !== [];
     }
 
     /** What failed and what it asks for, a sentence. */
@@ -186,14 +221,24 @@ final readonly class ProofEvidence
     {
         $short = $this->shortOfOpen();
 
-        return implode(' ', array_map(fn (array $one): string => "“{$one['proof']->question}” ".($one['proof']->answers->words[$one['answer']->answer] ?? $one['answer']->answer).": {$this->says($one)}.", $this->failed))
+        return implode(
+            ' ',
+            array_map(
+                fn (array $one): string => "“{$one['proof']->question}” "
+                    .($one['proof']->answers->words[$one['answer']->answer] ?? $one['answer']->answer)
+                    .": {$this->says($one)}.",
+                $this->failed,
+            ),
+        )
             .($short === null ? '' : ' It still has '.Figure::length($short).' to go.');
     }
 
     /** @param  array{proof: Proof, answer: Checked, bearing: Bearing, hasPlay: bool}  $one */
     private function says(array $one): string
     {
-        return $one['hasPlay'] && $this->ofSlack() === [] ? 'its cable has play, and so '.Bearing::Elsewhere->says() : $one['bearing']->says();
+        return $one['hasPlay'] && $this->ofSlack() === []
+            ? 'its cable has play, and so '.Bearing::Elsewhere->says()
+            : $one['bearing']->says();
     }
 
     /** What failed, and why no setting cures it. */
@@ -212,7 +257,10 @@ final readonly class ProofEvidence
     /** The same, and where to look. */
     public function elsewhere(): string
     {
-        $suspects = array_values(array_unique(array_filter(array_map(static fn (array $one): ?string => $one['proof']->suspects, $this->failed), is_string(...))));
+        $suspects = array_values(array_unique(array_filter(
+            array_map(static fn (array $one): ?string => $one['proof']->suspects, $this->failed),
+            is_string(...),
+        )));
         $imitators = Families::of($this->spec->family)->imitators();
 
         return $this->whyNoSetting().' Look for: '.match (true) {
@@ -222,10 +270,16 @@ final readonly class ProofEvidence
         };
     }
 
-    /** @return list<array{proof: Proof, answer: Checked, bearing: Bearing, hasPlay: bool}> those that ask for slack, one way or the other; none where all of them blame a cable that has play */
+    /**
+     * @return list<array{proof: Proof, answer: Checked, bearing: Bearing, hasPlay: bool}> those that ask for slack, one
+     *     way or the other; none where all of them blame a cable that has play
+     */
     private function ofSlack(): array
     {
-        $slack = array_values(array_filter($this->failed, static fn (array $one): bool => $one['bearing'] !== Bearing::Elsewhere));
+        $slack = array_values(array_filter(
+            $this->failed,
+            static fn (array $one): bool => $one['bearing'] !== Bearing::Elsewhere,
+        ));
 
         return array_filter($slack, static fn (array $one): bool => ! $one['hasPlay']) === [] ? [] : $slack;
     }
@@ -235,7 +289,9 @@ final readonly class ProofEvidence
     {
         $bound = $this->bound($bearing);
 
-        return $bearing === Bearing::MoreSlack ? $bound <= $this->facts->readings->slack + 1e-9 : $bound >= $this->facts->readings->slack - 1e-9;
+        return $bearing === Bearing::MoreSlack
+            ? $bound <= $this->facts->readings->slack + 1e-9
+            : $bound >= $this->facts->readings->slack - 1e-9;
     }
 
     /** Where the other way was asked for, in mm of slack: the good setting lies on this side of it. */
@@ -270,7 +326,9 @@ final readonly class ProofEvidence
         return $bearing !== null && abs($this->furthest($bearing) - $this->facts->readings->slack) > 1e-9;
     }
 
-    /** In mm of slack, the furthest setting that way at which what fails now was tried and failed, this one among them. */
+    /**
+     * In mm of slack, the furthest setting that way at which what fails now was tried and failed, this one among them.
+     */
     private function furthest(Bearing $bearing): float
     {
         $at = $this->failedLike($bearing);
@@ -284,7 +342,11 @@ final readonly class ProofEvidence
         $failing = array_map(static fn (array $one): string => $one['proof']->key, $this->ofSlack());
         $at = [$this->facts->readings->slack];
         foreach ($this->facts->answers->tried as $tried) {
-            if ($tried->series === $this->facts->readings->series && in_array($tried->entry->key, $failing, true) && $this->bearingOf($tried) === $bearing) {
+            if (
+                $tried->series === $this->facts->readings->series
+                && in_array($tried->entry->key, $failing, true)
+                && $this->bearingOf($tried) === $bearing
+            ) {
                 $at[] = $tried->slack;
             }
         }
@@ -308,7 +370,13 @@ final readonly class ProofEvidence
     /** Slack of the smallest step that any of its usual adjusters makes, in mm. */
     private function smallest(): float
     {
-        $steps = array_map(static fn (Adjuster $one): float => abs($one->slackGiven($one->smallestStep())), array_filter($this->run->playAdjusters(), static fn (Adjuster $one): bool => ! $one->kind()->isLastResort()));
+        $steps = array_map(
+            static fn (Adjuster $one): float => abs($one->slackGiven($one->smallestStep())),
+            array_filter(
+                $this->run->playAdjusters(),
+                static fn (Adjuster $one): bool => ! $one->kind()->isLastResort(),
+            ),
+        );
 
         return $steps === [] ? INF : min($steps);
     }

@@ -16,6 +16,10 @@ final readonly class RangeCombination
      */
     public function touches(array $ids): array
     {
-        return array_values(array_filter($ids, fn (int $place): bool => $this->ranges[$place]->touched === 1, ARRAY_FILTER_USE_KEY));
+        return array_values(array_filter(
+            $ids,
+            fn (int $place): bool => $this->ranges[$place]->touched === 1,
+            ARRAY_FILTER_USE_KEY,
+        ));
     }
 }

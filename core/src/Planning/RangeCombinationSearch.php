@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace VividPull\Core\Planning;
 
 /**
- * Single places within one combination of ranges: all adjusters but the last are tried place by place, and the last is worked
- * out. Plain loops over plain numbers, since this is walked thousands of times for one answer.
+ * Single places within one combination of ranges: all adjusters but the last are tried place by place, and the last is
+ * worked out. Plain loops over plain numbers, since this is walked thousands of times for one answer.
  */
 final class RangeCombinationSearch
 {

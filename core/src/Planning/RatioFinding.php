@@ -14,8 +14,8 @@ use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Spec\Spec;
 
 /**
- * A ratio that the readings contradict: the reading point moves so many times as far as the spec's distances say. What was learned is
- * offered to the spec as a correction, with what it rests on.
+ * A ratio that the readings contradict: the reading point moves so many times as far as the spec's distances say. What
+ * was learned is offered to the spec as a correction, with what it rests on.
  */
 final readonly class RatioFinding
 {
@@ -24,7 +24,15 @@ final readonly class RatioFinding
 
     private const DEVIATIONS = 2.0;
 
-    private function __construct(public float $told, public float $learned, public float $deviation, public string $finding, public string $sentence, private float $wireMm, private ?float $pointMm) {}
+    private function __construct(
+        public float $told,
+        public float $learned,
+        public float $deviation,
+        public string $finding,
+        public string $sentence,
+        private float $wireMm,
+        private ?float $pointMm,
+    ) {}
 
     public static function of(Spec $spec, Run $run, Beliefs $beliefs): ?self
     {
@@ -37,8 +45,8 @@ final readonly class RatioFinding
     }
 
     /**
-     * What machines of one model taught of the spec they share: more than half of them must contradict it the same way, since one odd
-     * machine says nothing of the spec. Their mean by weight is the correction.
+     * What machines of one model taught of the spec they share: more than half of them must contradict it the same way,
+     * since one odd machine says nothing of the spec. Their mean by weight is the correction.
      *
      * @param  list<RatioPrior>  $machines
      */
@@ -49,7 +57,11 @@ final readonly class RatioFinding
             return null;
         }
         foreach ([true, false] as $further) {
-            $against = array_values(array_filter($machines, static fn (RatioPrior $one): bool => ($one->ln > log($coupling->value)) === $further && self::against($spec, $run, $one) !== null));
+            $against = array_values(array_filter(
+                $machines,
+                static fn (RatioPrior $one): bool => ($one->ln > log($coupling->value)) === $further
+                    && self::against($spec, $run, $one) !== null,
+            ));
             if (2 * count($against) > count($machines)) {
                 return self::against($spec, $run, self::mean($against));
             }
@@ -58,13 +70,19 @@ final readonly class RatioFinding
         return null;
     }
 
-    /** Where the reading point would lie if the wire's distance is right, in mm from the pivot; null where the spec has no distances. */
+    /**
+     * Where the reading point would lie if the wire's distance is right, in mm from the pivot; null where the spec has
+     * no distances.
+     */
     public function pointMm(): ?float
     {
         return $this->pointMm === null ? null : $this->learned * $this->wireMm;
     }
 
-    /** Where the wire would lie if the reading point's distance is right, in mm from the pivot; null where the spec has no distances. */
+    /**
+     * Where the wire would lie if the reading point's distance is right, in mm from the pivot; null where the spec has
+     * no distances.
+     */
     public function wireMm(): ?float
     {
         return $this->pointMm === null ? null : $this->pointMm / $this->learned;
@@ -82,7 +100,15 @@ final readonly class RatioFinding
         $finding = self::said($run->hand->kind, $point, exp($off));
         $settles = $point === ReadingPoint::FerruleGap ? 'check the pitch' : 'measure its two distances';
 
-        return new self($told, $learned, $learned * $taught->spread, "{$finding}.", "{$finding}: {$settles}, and which adjuster was turned.", $run->hand->wireMm, $run->hand->pointMm[$point->value] ?? null);
+        return new self(
+            $told,
+            $learned,
+            $learned * $taught->spread,
+            "{$finding}.",
+            "{$finding}: {$settles}, and which adjuster was turned.",
+            $run->hand->wireMm,
+            $run->hand->pointMm[$point->value] ?? null,
+        );
     }
 
     /** @param  list<RatioPrior>  $machines  at least one */
@@ -90,9 +116,16 @@ final readonly class RatioFinding
     {
         $weights = array_map(static fn (RatioPrior $one): float => 1 / $one->spread ** 2, $machines);
         $total = array_sum($weights);
-        $mean = array_sum(array_map(static fn (RatioPrior $one, float $weight): float => $weight * $one->ln, $machines, $weights)) / $total;
+        $mean = array_sum(array_map(
+            static fn (RatioPrior $one, float $weight): float => $weight * $one->ln,
+            $machines,
+            $weights,
+        )) / $total;
         // As far as they differ among themselves, the mean is no surer.
-        $apart = array_sum(array_map(static fn (RatioPrior $one): float => ($one->ln - $mean) ** 2, $machines)) / max(1, count($machines) - 1) / count($machines);
+        $apart = array_sum(array_map(
+            static fn (RatioPrior $one): float => ($one->ln - $mean) ** 2,
+            $machines,
+        )) / max(1, count($machines) - 1) / count($machines);
 
         return RatioPrior::of($mean, sqrt(max(1 / $total, $apart)));
     }
@@ -101,6 +134,8 @@ final readonly class RatioFinding
     {
         $far = ($times >= 1.0 ? '' : 'only ').Figure::ratio($times).' times as far';
 
-        return $point === ReadingPoint::FerruleGap ? "The gap seems to open {$far} as its thread says" : "The {$hand->value} seems to move {$far} as its spec says";
+        return $point === ReadingPoint::FerruleGap
+            ? "The gap seems to open {$far} as its thread says"
+            : "The {$hand->value} seems to move {$far} as its spec says";
     }
 }

@@ -11,9 +11,9 @@ use VividPull\Core\Spec\SpecBand;
  * Which total shifts of slack would do, in mm of conduit, whichever adjusters give them.
  *
  * A shift does when the next reading would then be called inside with at least 95 % chance; where no shift within reach
- * is that sure, those within 0.02 of the best do (and of a small best, those with four fifths of it), so long as they bring
- * the expected reading inside. The first move of
- * a job may pass the far edge with at most 5 % chance. The chance has one peak along the shift.
+ * is that sure, those within 0.02 of the best do (and of a small best, those with four fifths of it), so long as they
+ * bring the expected reading inside. The first move of a job may pass the far edge with at most 5 % chance. The chance
+ * has one peak along the shift.
  */
 final class ShiftWindow
 {
@@ -28,12 +28,18 @@ final class ShiftWindow
 
     private const OVERSHOOT = 0.05;
 
-    /** How many times as far a move may go as the least ratio that was told asks for, whatever its readings seem to teach (ours). */
+    /**
+     * How many times as far a move may go as the least ratio that was told asks for, whatever its readings seem to
+     * teach (ours).
+     */
     private const FURTHEST = 2.0;
 
     private const HALVINGS = 8;
 
-    /** A chance at which a turn is worth making although play is not expected inside: two things are possible, and it tells which (ours). */
+    /**
+     * A chance at which a turn is worth making although play is not expected inside: two things are possible, and it
+     * tells which (ours).
+     */
     private const FAIR = 0.25;
 
     /** Worked out once, since every adjuster and every plan asks for it. */
@@ -92,7 +98,9 @@ final class ShiftWindow
         return ! $this->isWild($shift) && (! $this->first || $this->overshoot($shift) <= self::OVERSHOOT);
     }
 
-    /** Whether it would pass the far edge twice over if the machine were as it was told to be, and the readings wrong. */
+    /**
+     * Whether it would pass the far edge twice over if the machine were as it was told to be, and the readings wrong.
+     */
     private function isWild(float $shift): bool
     {
         $far = max(abs($this->band->floor() - $this->level()), abs($this->band->ceiling() - $this->level()));
@@ -100,13 +108,17 @@ final class ShiftWindow
         return abs($shift) * $this->play->leastTold() > self::FURTHEST * $far;
     }
 
-    /** Whether a shift that is less than sure is worth making at all: a first move must at least lead towards the band. */
+    /**
+     * Whether a shift that is less than sure is worth making at all: a first move must at least lead towards the band.
+     */
     public function isWorth(float $shift): bool
     {
         $then = $this->play->expected($shift, $this->way);
         $now = abs($this->band->beyond($this->play->expected(0.0)));
 
-        return $this->band->contains($then) || ($this->first && abs($this->band->beyond($then)) < $now) || $this->chance($shift) >= self::FAIR;
+        return $this->band->contains($then)
+            || ($this->first && abs($this->band->beyond($then)) < $now)
+            || $this->chance($shift) >= self::FAIR;
     }
 
     /**
@@ -122,10 +134,16 @@ final class ShiftWindow
         $beside = $this->first ? abs($this->band->beyond($now)) : 0.0;
         $at = fn (float $mm): float => ($mm - $now) / $this->play->ratio();
 
-        return [$at($this->band->floor() - $beside) - 1e-9, $this->band->high === null ? INF : $at($this->band->high + $beside) + 1e-9];
+        return [
+            $at($this->band->floor() - $beside) - 1e-9,
+            $this->band->high === null ? INF : $at($this->band->high + $beside) + 1e-9,
+        ];
     }
 
-    /** Distance from the target in mm, come to from the side that leads to it; with no high edge, the size of the move itself, so that the smallest good one wins. */
+    /**
+     * Distance from the target in mm, come to from the side that leads to it; with no high edge, the size of the move
+     * itself, so that the smallest good one wins.
+     */
     public function distance(float $shift): float
     {
         return $this->target === null ? abs($shift) : abs($shift - $this->aim()) * $this->play->ratio();
@@ -159,7 +177,10 @@ final class ShiftWindow
      */
     public function about(float $peak, float $chance): array
     {
-        return $this->about["{$peak} {$chance}"] ??= [$this->edge($peak, -1.0, $chance), $this->edge($peak, 1.0, $chance)];
+        return $this->about["{$peak} {$chance}"] ??= [
+            $this->edge($peak, -1.0, $chance),
+            $this->edge($peak, 1.0, $chance),
+        ];
     }
 
     /** The least chance that counts as good as the best one. */
@@ -231,7 +252,8 @@ final class ShiftWindow
 
         return match (true) {
             $now > $this->band->ceiling() => $this->play->chanceBetween(-INF, $this->band->floor(), $shift, 0.0),
-            $now < $this->band->floor() && $this->band->high !== null => 1 - $this->play->chanceBetween(-INF, $this->band->high, $shift, 0.0),
+            $now < $this->band->floor() && $this->band->high !== null => 1
+                - $this->play->chanceBetween(-INF, $this->band->high, $shift, 0.0),
             default => 0.0,
         };
     }

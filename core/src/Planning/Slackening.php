@@ -17,11 +17,17 @@ final readonly class Slackening
         $way = $adjuster->slackGiven(Steps::of(1)) > 0 ? 1 : -1;
         $each = abs($adjuster->slackGiven(Steps::fromCount($step)));
         $wanted = max(1, (int) round($slack / $each)) * $step;
-        $room = $at === null ? Steps::PER_TURN : ($way > 0 ? $adjuster->travel()->to->count - $at->count : $at->count - $adjuster->travel()->from->count);
+        $room = $at === null
+            ? Steps::PER_TURN
+            : ($way > 0 ? $adjuster->travel()->to->count - $at->count : $at->count - $adjuster->travel()->from->count);
         $count = min($wanted, intdiv($room, $step) * $step);
 
         return $count <= 0
-            ? AdjusterAdvice::outOfThread($adjuster->id(), 0.0, "{$adjuster->name()}: no thread left to give slack with.")
+            ? AdjusterAdvice::outOfThread(
+                $adjuster->id(),
+                0.0,
+                "{$adjuster->name()}: no thread left to give slack with.",
+            )
             : AdjusterAdvice::giveSlack($adjuster, $at, Steps::fromCount($way * $count));
     }
 }

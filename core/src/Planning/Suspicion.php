@@ -26,11 +26,15 @@ final readonly class Suspicion
 
         return 'Turned to and fro, and not settled. '.match (true) {
             $apart !== null => self::ofTheRoute($apart, $band),
-            $sides->areKnown() => 'It reads '.Figure::length(abs($sides->apart)).' otherwise when come from the other side: a dry wire that sticks, or lost motion in a thread. Oil the wire, hold the adjuster while it is locked, and read it twice with no turn between.',
+            $sides->areKnown() => 'It reads '.Figure::length(abs($sides->apart))
+                .' otherwise when come from the other side: a dry wire that sticks, or lost motion in a thread. Oil the wire, hold the adjuster while it is locked, and read it twice with no turn between.',
             $ratio !== null => $ratio->sentence,
-            $u > $band->width() / 3 => 'The readings are known to ± '.Figure::length($u).', and the band is '.Figure::length($band->width()).' wide: read it with a finer instrument before anything is turned again.',
+            $u > $band->width() / 3 => 'The readings are known to ± '.Figure::length($u).', and the band is '
+                .Figure::length($band->width())
+                .' wide: read it with a finer instrument before anything is turned again.',
             $beliefs->surprises !== [] => 'Something slips: mark the lock nut and the ferrule with a pen, pull it fully three times, and see which mark has moved.',
-            ($run->couplings->at($spec->play()->point)->knowledge ?? Knowledge::Default) !== Knowledge::Measured => self::measure($run->hand->kind),
+            ($run->couplings->at($spec->play()->point)->knowledge
+                ?? Knowledge::Default) !== Knowledge::Measured => self::measure($run->hand->kind),
             default => 'Look for play that changes by itself: a loose lock nut, a ferrule half out of its seat, a conduit that moves.',
         };
     }
@@ -42,7 +46,9 @@ final readonly class Suspicion
      */
     public static function ofTheRoute(float $apart, SpecBand $band): string
     {
-        return 'Play changes by '.Figure::length($apart).' as the bars turn, and the band is '.Figure::length($band->width()).' wide: hardly any setting is inside in every pose. Look for a trapped or wrongly routed cable before anything is turned again.';
+        return 'Play changes by '.Figure::length($apart).' as the bars turn, and the band is '
+            .Figure::length($band->width())
+            .' wide: hardly any setting is inside in every pose. Look for a trapped or wrongly routed cable before anything is turned again.';
     }
 
     /** What of the hand control tells how far play moves by one turn. */

@@ -8,7 +8,10 @@ use VividPull\Core\Cable\Run;
 use VividPull\Core\Facts\Facts;
 use VividPull\Core\Facts\ReadingGroup;
 
-/** Which way the play was turned, move by move: +1 gives slack, −1 takes it. Two reversals in a row are a bench that swings. */
+/**
+ * Which way the play was turned, move by move: +1 gives slack, −1 takes it. Two reversals in a row are a bench that
+ * swings.
+ */
 final readonly class Swinging
 {
     /** Nobody who is led well turns so often (ours). */
@@ -25,13 +28,18 @@ final readonly class Swinging
 
     public static function of(Run $run, Facts $facts): self
     {
-        $first = array_filter($facts->readings->groups, static fn (ReadingGroup $one): bool => $one->at->series === $facts->readings->series);
+        $first = array_filter(
+            $facts->readings->groups,
+            static fn (ReadingGroup $one): bool => $one->at->series === $facts->readings->series,
+        );
         $before = reset($first) === false ? 0 : reset($first)->at->moves;
         $ways = [];
         $from = 0;
         foreach ($facts->readings->moves as $place => $move) {
             $adjuster = $run->playAdjusters()[$move->entry->adjuster] ?? null;
-            $given = $adjuster === null || $move->entry->steps === null ? 0.0 : $adjuster->slackGiven($move->entry->steps);
+            $given = $adjuster === null || $move->entry->steps === null
+                ? 0.0
+                : $adjuster->slackGiven($move->entry->steps);
             if ($given !== 0.0) {
                 $ways[] = $given > 0.0 ? 1 : -1;
                 $from += $place < $before ? 1 : 0;
@@ -41,7 +49,10 @@ final readonly class Swinging
         return new self($ways, count($facts->readings->moves) - $before, $from);
     }
 
-    /** Reversals one after the other, up to the last move. What was turned before something was put right was another machine. */
+    /**
+     * Reversals one after the other, up to the last move. What was turned before something was put right was another
+     * machine.
+     */
     public function reversals(): int
     {
         $count = 0;

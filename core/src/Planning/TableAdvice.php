@@ -28,8 +28,14 @@ final readonly class TableAdvice
         return new self($kind, $sentence, null, null, null, $sentence, false);
     }
 
-    public static function move(string $arm, string $how, string $adjuster, ?Steps $steps, float $shift, bool $isCertain): self
-    {
+    public static function move(
+        string $arm,
+        string $how,
+        string $adjuster,
+        ?Steps $steps,
+        float $shift,
+        bool $isCertain,
+    ): self {
         return new self(TableAdviceKind::Move, "{$arm}. {$how}", $adjuster, $steps, $shift, $how, $isCertain);
     }
 }

@@ -25,10 +25,10 @@ use VividPull\Core\Spec\Spec;
 /**
  * Which way, and how far, from what the machine did at its settings.
  *
- * What was seen at a setting p bounds the sum p + w·o of the unknown offsets; what was seen before a move bounds it less well, by the
- * error of that move. A shift x of one cable is certain to cure all settings if it lies in [L* − L, U* − U] for each of them, with [L, U] the
- * bounds on what is and [L*, U*] on what is wanted. Where there is none, the move goes from the middle of one to the middle of the
- * other. Bounds that contradict each other are no offset at all.
+ * What was seen at a setting p bounds the sum p + w·o of the unknown offsets; what was seen before a move bounds it
+ * less well, by the error of that move. A shift x of one cable is certain to cure all settings if it lies in [L* − L,
+ * U* − U] for each of them, with [L, U] the bounds on what is and [L*, U*] on what is wanted. Where there is none, the
+ * move goes from the middle of one to the middle of the other. Bounds that contradict each other are no offset at all.
  */
 final readonly class TablePlanner
 {
@@ -36,7 +36,14 @@ final readonly class TablePlanner
     private const MOST_MOVES = 20;
 
     /** @param  array<string, Mover>  $movers  by adjuster, with the way a trial has shown */
-    private function __construct(private Spec $spec, private OutcomeTable $table, private TableState $state, private Run $run, private Facts $facts, private array $movers) {}
+    private function __construct(
+        private Spec $spec,
+        private OutcomeTable $table,
+        private TableState $state,
+        private Run $run,
+        private Facts $facts,
+        private array $movers,
+    ) {}
 
     public static function advise(Spec $spec, TableState $state, Run $run, Facts $facts): TableAdvice
     {
@@ -46,27 +53,46 @@ final readonly class TablePlanner
     private function advice(): TableAdvice
     {
         if ($this->state->isSet()) {
-            return $this->finer() ?? TableAdvice::say(TableAdviceKind::Right, 'Every setting tried does what it should. Prove it.');
+            return $this->finer()
+                ?? TableAdvice::say(TableAdviceKind::Right, 'Every setting tried does what it should. Prove it.');
         }
         $stands = $this->table->isLearned() ? [] : $this->standsTogether();
         if ($stands === null) {
-            return TableAdvice::say(TableAdviceKind::Contradiction, 'No offset explains all that was seen: '.$this->told().'. Suspect a bent arm, a worn or wrong part, or a setting tried wrongly. Take the doubtful one back and try it again.');
+            return TableAdvice::say(
+                TableAdviceKind::Contradiction,
+                'No offset explains all that was seen: '.$this->told()
+                    .'. Suspect a bent arm, a worn or wrong part, or a setting tried wrongly. Take the doubtful one back and try it again.',
+            );
         }
         $unsaid = $this->unsaidMove();
         if ($unsaid !== null) {
-            return TableAdvice::say(TableAdviceKind::WhichWay, "Which way did the {$this->table->arm} go with that move?");
+            return TableAdvice::say(
+                TableAdviceKind::WhichWay,
+                "Which way did the {$this->table->arm} go with that move?",
+            );
         }
         $untold = $this->state->untold(true);
 
         if (count($this->facts->readings->moves) >= $this->mostMoves()) {
-            return TableAdvice::say(TableAdviceKind::OutOfReach, $this->mostMoves().' moves have not brought it right. Suspect a bent arm or bracket, or a worn or wrong part.');
+            return TableAdvice::say(
+                TableAdviceKind::OutOfReach,
+                $this->mostMoves()
+                    .' moves have not brought it right. Suspect a bent arm or bracket, or a worn or wrong part.',
+            );
         }
 
-        return $untold !== [] ? TableAdvice::say(TableAdviceKind::Try, 'Try '.implode(' and ', array_map(static fn (OutcomeSetting $one): string => $one->label, $untold)).'.')
+        return $untold !== []
+            ? TableAdvice::say(
+                TableAdviceKind::Try,
+                'Try '.implode(' and ', array_map(static fn (OutcomeSetting $one): string => $one->label, $untold)).'.',
+            )
             : ($this->table->isLearned() ? $this->learned() : $this->move($stands));
     }
 
-    /** Every setting is right, and a proof asks for more or less: the smallest step that way, where nothing that was seen excludes it. */
+    /**
+     * Every setting is right, and a proof asks for more or less: the smallest step that way, where nothing that was
+     * seen excludes it.
+     */
     private function finer(): ?TableAdvice
     {
         $evidence = ProofEvidence::of($this->spec, $this->run, $this->facts);
@@ -77,16 +103,33 @@ final readonly class TablePlanner
         }
         foreach ($this->movers as $mover) {
             $adjuster = $this->run->adjuster($mover->adjuster);
-            if ($adjuster === null || $this->facts->isSeized($adjuster) || $mover->perStep === null || $mover->sign === null) {
+            if (
+                $adjuster === null
+                || $this->facts->isSeized($adjuster)
+                || $mover->perStep === null
+                || $mover->sign === null
+            ) {
                 continue;
             }
             // The table's plus is where the wire is drawn on: less slack.
             $way = $bearing === Bearing::LessSlack ? 1 : -1;
             $steps = Steps::fromCount($way * $mover->sign * $adjuster->smallestStep()->count);
             $x = $way * $mover->perStep * $adjuster->smallestStep()->count / $adjuster->counting()->each->count;
-            $excluded = array_filter($this->table->settings, static fn (OutcomeSetting $one): bool => ! $stands[$one->key]->shifted($one->weight($mover->adjuster) * $x)->overlaps(Interval::ofEdges($one->wanted()->low, $one->wanted()->high)));
+            $excluded = array_filter(
+                $this->table->settings,
+                static fn (OutcomeSetting $one): bool => ! $stands[$one->key]
+                    ->shifted($one->weight($mover->adjuster) * $x)
+                    ->overlaps(Interval::ofEdges($one->wanted()->low, $one->wanted()->high)),
+            );
             if ($excluded === [] && $this->hasRoom($adjuster, $steps)) {
-                return TableAdvice::move(ucfirst("{$this->table->arm} ".$this->table->sayShift($x)), $evidence->said().' '.ucfirst("{$adjuster->name()}: {$adjuster->say($steps)}."), $adjuster->id(), $steps, $x, false);
+                return TableAdvice::move(
+                    ucfirst("{$this->table->arm} ".$this->table->sayShift($x)),
+                    $evidence->said().' '.ucfirst("{$adjuster->name()}: {$adjuster->say($steps)}."),
+                    $adjuster->id(),
+                    $steps,
+                    $x,
+                    false,
+                );
             }
         }
 
@@ -103,8 +146,19 @@ final readonly class TablePlanner
         $seized = array_filter($this->run->adjusters(), $this->facts->isSeized(...));
 
         return (new MeetingArm($this->state, $this->run, $this->facts, $this->movers))->next()
-            ?? ($seized === [] ? null : TableAdvice::say(TableAdviceKind::OutOfReach, 'With the others alone it cannot be brought right, and the '.implode(' and the ', array_map(static fn (Adjuster $one): string => $one->name(), $seized)).' will not turn. '.AdjusterAdvice::FREE.' '.Limits::FREE_FIRST))
-            ?? TableAdvice::say(TableAdviceKind::OutOfReach, 'By what was seen no place of any cable is left: '.$this->told().'. Suspect a bent arm or bracket, or a worn or wrong part.');
+            ?? ($seized === []
+                ? null
+                : TableAdvice::say(
+                    TableAdviceKind::OutOfReach,
+                    'With the others alone it cannot be brought right, and the '
+                        .implode(' and the ', array_map(static fn (Adjuster $one): string => $one->name(), $seized))
+                        .' will not turn. '.AdjusterAdvice::FREE.' '.Limits::FREE_FIRST,
+                ))
+            ?? TableAdvice::say(
+                TableAdviceKind::OutOfReach,
+                'By what was seen no place of any cable is left: '.$this->told()
+                    .'. Suspect a bent arm or bracket, or a worn or wrong part.',
+            );
     }
 
     /**
@@ -116,7 +170,15 @@ final readonly class TablePlanner
     {
         $bounds = OffsetBounds::of(max(1, min(3, count($this->movers))), $this->planes());
 
-        return $bounds === null ? null : array_map(fn (OutcomeSetting $one): Interval => Interval::between($bounds->least($this->weights($one)), $bounds->most($this->weights($one)))->shifted($one->at), $this->table->settings);
+        return $bounds === null
+            ? null
+            : array_map(
+                fn (OutcomeSetting $one): Interval => Interval::between(
+                    $bounds->least($this->weights($one)),
+                    $bounds->most($this->weights($one)),
+                )->shifted($one->at),
+                $this->table->settings,
+            );
     }
 
     /** @param  array<string, Interval>  $stands */
@@ -148,20 +210,37 @@ final readonly class TablePlanner
 
                 continue;
             }
-            $cost = [-$shift->right, $shift->isCertain ? 0 : 1, $this->facts->standing->history->cured === $adjuster->id() ? 0 : 1, $adjuster->access()->minutes, abs($shift->x)];
+            $cost = [
+                -$shift->right,
+                $shift->isCertain ? 0 : 1,
+                $this->facts->standing->history->cured === $adjuster->id() ? 0 : 1,
+                $adjuster->access()->minutes,
+                abs($shift->x),
+            ];
             if ($best === null || $cost < $best['cost']) {
                 $best = ['cost' => $cost, 'advice' => $this->said($mover, $adjuster, $shift, $steps)];
             }
         }
 
         if ($best === null && $seized !== []) {
-            return TableAdvice::say(TableAdviceKind::OutOfReach, 'The '.implode(' and the ', $seized).' will not turn. '.AdjusterAdvice::FREE.' '.Limits::FREE_FIRST);
+            return TableAdvice::say(
+                TableAdviceKind::OutOfReach,
+                'The '.implode(' and the ', $seized).' will not turn. '.AdjusterAdvice::FREE.' '.Limits::FREE_FIRST,
+            );
         }
 
-        return $best['advice'] ?? TableAdvice::say(TableAdviceKind::OutOfReach, 'By what was seen ('.$this->told().') no position is left: '.implode('; ', $reasons).'. Suspect a bent arm or bracket, or a worn or wrong part.');
+        return $best['advice']
+            ?? TableAdvice::say(
+                TableAdviceKind::OutOfReach,
+                'By what was seen ('.$this->told().') no position is left: '.implode('; ', $reasons)
+                    .'. Suspect a bent arm or bracket, or a worn or wrong part.',
+            );
     }
 
-    /** @return array{float, float} how far the arm can still be moved either way, in the table's unit; where nobody knows where it stands, as far as from one end to the other */
+    /**
+     * @return array{float, float} how far the arm can still be moved either way, in the table's unit; where nobody
+     *     knows where it stands, as far as from one end to the other
+     */
     private function room(Mover $mover, Adjuster $adjuster): array
     {
         $at = $this->facts->adjusters->positions[$adjuster->id()] ?? null;
@@ -181,7 +260,9 @@ final readonly class TablePlanner
         [$from, $to] = $this->room($mover, $adjuster);
         $left = $wished < 0.0 ? -$from : $to;
 
-        return $left < 1e-9 ? 'no room left that way' : 'only '.$this->table->sayShift($wished < 0.0 ? $from : $to).' left';
+        return $left < 1e-9
+            ? 'no room left that way'
+            : 'only '.$this->table->sayShift($wished < 0.0 ? $from : $to).' left';
     }
 
     private function said(Mover $mover, Adjuster $adjuster, TableShift $shift, ?Steps $steps): TableAdvice
@@ -212,15 +293,28 @@ final readonly class TablePlanner
         return $planes;
     }
 
-    /** @return list<array{OutcomeSetting, Interval}> each thing seen, with where its setting stands now by it, its own place left out */
+    /**
+     * @return list<array{OutcomeSetting, Interval}> each thing seen, with where its setting stands now by it, its own
+     *     place left out
+     */
     private function sights(): array
     {
         $sights = [];
         foreach ($this->facts->observations->outcomes as $seen) {
             $setting = $this->table->settings[$seen->entry->setting] ?? null;
             $saw = $setting?->sees[$seen->entry->saw] ?? null;
-            if ($setting !== null && $saw !== null && ! $saw->provesNothing && $seen->series === $this->facts->readings->series) {
-                $sights[] = [$setting, Interval::ofEdges($saw->low, $saw->high)->shifted(-$setting->at)->plus($this->shiftSince($seen, $setting))];
+            if (
+                $setting !== null
+                && $saw !== null
+                && ! $saw->provesNothing
+                && $seen->series === $this->facts->readings->series
+            ) {
+                $sights[] = [
+                    $setting,
+                    Interval::ofEdges($saw->low, $saw->high)
+                        ->shifted(-$setting->at)
+                        ->plus($this->shiftSince($seen, $setting)),
+                ];
             }
         }
 
@@ -235,7 +329,10 @@ final readonly class TablePlanner
     {
         $back = array_map(static fn (float $weight): float => -$weight, $weights);
 
-        return [...(is_finite($sum->from) ? [new HalfPlane($weights, $sum->from)] : []), ...(is_finite($sum->to) ? [new HalfPlane($back, -$sum->to)] : [])];
+        return [
+            ...(is_finite($sum->from) ? [new HalfPlane($weights, $sum->from)] : []),
+            ...(is_finite($sum->to) ? [new HalfPlane($back, -$sum->to)] : []),
+        ];
     }
 
     /** How far the arm may have gone at this setting since then. */
@@ -244,7 +341,9 @@ final readonly class TablePlanner
         $gone = Interval::nothingBut(0.0);
         foreach (array_slice($this->facts->readings->moves, $seen->moves) as $move) {
             $mover = $this->movers[$move->entry->adjuster] ?? null;
-            $gone = $mover === null ? $gone : $gone->plus($this->moved($mover, $move->entry->steps)->times($setting->weight($mover->adjuster)));
+            $gone = $mover === null
+                ? $gone
+                : $gone->plus($this->moved($mover, $move->entry->steps)->times($setting->weight($mover->adjuster)));
         }
 
         return $gone;
@@ -260,7 +359,9 @@ final readonly class TablePlanner
         $way = $mover->sign * ($steps->count <=> 0);
         $size = $mover->perStep === null ? null : $mover->perStep * abs($steps->count / $each->count);
 
-        return $size === null ? Interval::between(0.0, $way * INF) : Interval::between($way * $size * (1 - $mover->error), $way * $size * (1 + $mover->error));
+        return $size === null
+            ? Interval::between(0.0, $way * INF)
+            : Interval::between($way * $size * (1 - $mover->error), $way * $size * (1 + $mover->error));
     }
 
     /** Null where nobody knows what a step moves. */
@@ -270,12 +371,17 @@ final readonly class TablePlanner
             return null;
         }
         $small = $adjuster->smallestStep()->count;
-        $count = (int) round($mover->sign * $shift / $mover->perStep * $adjuster->counting()->each->count / $small) * $small;
+        $count = (int) round(
+            $mover->sign * $shift / $mover->perStep * $adjuster->counting()->each->count / $small,
+        ) * $small;
 
         return Steps::fromCount($count === 0 ? ($mover->sign * $shift < 0 ? -$small : $small) : $count);
     }
 
-    /** Whether this would go back to a hole or rung at which it did not do what it should; there is nothing between two of them. */
+    /**
+     * Whether this would go back to a hole or rung at which it did not do what it should; there is nothing between two
+     * of them.
+     */
     private function isTriedThere(Adjuster $adjuster, Steps $steps): bool
     {
         if (! $adjuster->counting()->unit->isWhole() || $adjuster->counting()->unit->turns()) {
@@ -284,10 +390,19 @@ final readonly class TablePlanner
         foreach ($this->facts->observations->outcomes as $seen) {
             $setting = $this->table->settings[$seen->entry->setting] ?? null;
             $moves = array_slice($this->facts->readings->moves, $seen->moves);
-            $ofOthers = array_filter($moves, static fn (MoveMade $move): bool => $move->entry->adjuster !== $adjuster->id() || $move->entry->steps === null);
-            $isWrong = $setting !== null && $seen->entry->saw !== $setting->wants && ($setting->sees[$seen->entry->saw]->provesNothing ?? true) === false;
+            $ofOthers = array_filter(
+                $moves,
+                static fn (MoveMade $move): bool => $move->entry->adjuster !== $adjuster->id()
+                    || $move->entry->steps === null,
+            );
+            $isWrong = $setting !== null
+                && $seen->entry->saw !== $setting->wants
+                && ($setting->sees[$seen->entry->saw]->provesNothing ?? true) === false;
             if ($isWrong && $ofOthers === [] && $seen->series === $this->facts->readings->series
-                && array_sum(array_map(static fn (MoveMade $move): int => $move->entry->steps->count ?? 0, $moves)) === -$steps->count) {
+                && array_sum(array_map(
+                    static fn (MoveMade $move): int => $move->entry->steps->count ?? 0,
+                    $moves,
+                )) === -$steps->count) {
                 return true;
             }
         }
@@ -295,12 +410,19 @@ final readonly class TablePlanner
         return false;
     }
 
-    /** One hole is too loose and the next too tight: what imitates a bad setting is looked for, and no part is blamed by name. */
+    /**
+     * One hole is too loose and the next too tight: what imitates a bad setting is looked for, and no part is blamed by
+     * name.
+     */
     private function nothingBetween(Adjuster $adjuster): TableAdvice
     {
         $unit = $adjuster->counting()->unit->value;
 
-        return TableAdvice::say(TableAdviceKind::OutOfReach, "No {$unit} does both: one was too little and the next too much. Look further: ".implode(' ', Families::of($this->spec->family)->imitators()));
+        return TableAdvice::say(
+            TableAdviceKind::OutOfReach,
+            "No {$unit} does both: one was too little and the next too much. Look further: "
+                .implode(' ', Families::of($this->spec->family)->imitators()),
+        );
     }
 
     private function hasRoom(Adjuster $adjuster, ?Steps $steps): bool
@@ -313,13 +435,17 @@ final readonly class TablePlanner
     /** @return list<float> */
     private function weights(OutcomeSetting $setting): array
     {
-        return array_values(array_map(static fn (Mover $mover): float => $setting->weight($mover->adjuster), $this->movers));
+        return array_values(array_map(
+            static fn (Mover $mover): float => $setting->weight($mover->adjuster),
+            $this->movers,
+        ));
     }
 
     /** Whether its way is known by a look alone, and no trial has shown it. */
     private function isOnlyLooked(string $adjuster): bool
     {
-        return ($this->table->movers[$adjuster]->sign ?? null) === null && self::shown($this->table, $this->facts, false)[$adjuster]->sign === null;
+        return ($this->table->movers[$adjuster]->sign ?? null) === null
+            && self::shown($this->table, $this->facts, false)[$adjuster]->sign === null;
     }
 
     /** The last move of an adjuster whose way nobody has seen yet. */
@@ -328,7 +454,11 @@ final readonly class TablePlanner
         foreach ($this->facts->readings->moves as $move) {
             $mover = $this->movers[$move->entry->adjuster] ?? null;
             // What nobody counted shows no way to go by: the next trial does.
-            if ($mover !== null && $move->entry->steps !== null && ($mover->sign === null || ($this->isOnlyLooked($mover->adjuster)))) {
+            if (
+                $mover !== null
+                && $move->entry->steps !== null
+                && ($mover->sign === null || ($this->isOnlyLooked($mover->adjuster)))
+            ) {
                 return $mover->adjuster;
             }
         }
@@ -348,16 +478,28 @@ final readonly class TablePlanner
         foreach ($facts->observations->outcomes as $seen) {
             $look = $seen->entry->setting === $table->armKey() ? ArmLook::tryFrom($seen->entry->saw)?->sign() : null;
             if ($look !== null) {
-                $movers = $byLook ? array_map(static fn (Mover $one): Mover => $one->sign === null ? $one->turnedOut($look) : $one, $movers) : $movers;
+                $movers = $byLook
+                    ? array_map(
+                        static fn (Mover $one): Mover => $one->sign === null ? $one->turnedOut($look) : $one,
+                        $movers,
+                    )
+                    : $movers;
 
                 continue;
             }
             $move = $seen->moves === 0 ? null : $facts->readings->moves[$seen->moves - 1] ?? null;
             $steps = $move?->entry->steps;
-            if ($seen->entry->setting !== $table->armKey() || $move === null || $steps === null || ! isset($movers[$move->entry->adjuster])) {
+            if (
+                $seen->entry->setting !== $table->armKey()
+                || $move === null
+                || $steps === null
+                || ! isset($movers[$move->entry->adjuster])
+            ) {
                 continue;
             }
-            $movers[$move->entry->adjuster] = $movers[$move->entry->adjuster]->turnedOut(($seen->entry->saw === 'plus' ? 1 : -1) * ($steps->count <=> 0));
+            $movers[$move->entry->adjuster] = $movers[$move->entry->adjuster]->turnedOut(
+                ($seen->entry->saw === 'plus' ? 1 : -1) * ($steps->count <=> 0),
+            );
         }
 
         return $movers;

@@ -16,8 +16,8 @@ final readonly class TableShifts
     public function __construct(private OutcomeTable $table, private array $stands) {}
 
     /**
-     * A shift that could bring every setting right, certain where it must; where one mover alone cannot, the shift of it that brings
-     * the most settings right, if that is more than are right without; else null.
+     * A shift that could bring every setting right, certain where it must; where one mover alone cannot, the shift of
+     * it that brings the most settings right, if that is more than are right without; else null.
      */
     public function of(Mover $mover): ?TableShift
     {
@@ -28,7 +28,11 @@ final readonly class TableShifts
     {
         [$certain, $possible] = [Interval::everything(), Interval::everything()];
         foreach ($this->table->settings as $setting) {
-            [$stands, $wanted, $weight] = [$this->stands[$setting->key], self::wanted($setting), $setting->weight($mover->adjuster)];
+            [$stands, $wanted, $weight] = [
+                $this->stands[$setting->key],
+                self::wanted($setting),
+                $setting->weight($mover->adjuster),
+            ];
             if ($weight !== 0.0) {
                 $certain = $certain->meeting($stands->certainShiftsInto($wanted)->times(1.0 / $weight));
                 $possible = $possible->meeting($stands->possibleShiftsInto($wanted)->times(1.0 / $weight));
@@ -41,7 +45,14 @@ final readonly class TableShifts
         }
         $x = ($certain->isEmpty() ? $possible : $certain)->aim($this->table->trial);
 
-        return new TableShift($this->within($x), ! $certain->isEmpty() && $this->within($x) === $x, true, count($this->table->settings), $possible, $certain);
+        return new TableShift(
+            $this->within($x),
+            ! $certain->isEmpty() && $this->within($x) === $x,
+            true,
+            count($this->table->settings),
+            $possible,
+            $certain,
+        );
     }
 
     private function part(Mover $mover): ?TableShift
@@ -64,7 +75,12 @@ final readonly class TableShifts
     /** Settings that could be right after this shift. */
     private function right(Mover $mover, float $x): int
     {
-        return count(array_filter($this->table->settings, fn (OutcomeSetting $one): bool => $this->stands[$one->key]->shifted($one->weight($mover->adjuster) * $x)->overlaps(self::wanted($one))));
+        return count(array_filter(
+            $this->table->settings,
+            fn (OutcomeSetting $one): bool => $this->stands[$one->key]
+                ->shifted($one->weight($mover->adjuster) * $x)
+                ->overlaps(self::wanted($one)),
+        ));
     }
 
     private static function wanted(OutcomeSetting $setting): Interval

@@ -9,14 +9,19 @@ use VividPull\Core\Cable\Run;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\Parking;
 
-/** What the adjusters of a run can take up of a cable's slack from their slackest places on, and where each lands for it. In mm at the wire. */
+/**
+ * What the adjusters of a run can take up of a cable's slack from their slackest places on, and where each lands for
+ * it. In mm at the wire.
+ */
 final readonly class TakeUp
 {
     private function __construct(
         private Run $run,
         /** All of them together. */
         public float $whole,
-        /** The part of it within which none leaves its healthy zone; a clamp that notches its wire counts for nothing. */
+        /**
+         * The part of it within which none leaves its healthy zone; a clamp that notches its wire counts for nothing.
+         */
         public float $healthy,
         /** What should be left for the cable to stretch: the reserve of the adjuster that needs most. */
         public float $stretch,
@@ -27,7 +32,9 @@ final readonly class TakeUp
         [$whole, $healthy, $stretch] = [0.0, 0.0, 0.0];
         foreach ($run->playAdjusters() as $adjuster) {
             $whole += self::takes($adjuster);
-            $healthy += $adjuster->kind()->isLastResort() ? 0.0 : abs($adjuster->slackGiven(self::tightestHealthy($adjuster)->minus(self::slackest($adjuster))));
+            $healthy += $adjuster->kind()->isLastResort()
+                ? 0.0
+                : abs($adjuster->slackGiven(self::tightestHealthy($adjuster)->minus(self::slackest($adjuster))));
             $stretch = max($stretch, abs($adjuster->slackGiven($adjuster->usualReserve())));
         }
 
@@ -35,8 +42,8 @@ final readonly class TakeUp
     }
 
     /**
-     * The slack there would be with every adjuster at its slackest, from what there is now and where each stands. One that nobody measured
-     * could give all of its travel, or nothing.
+     * The slack there would be with every adjuster at its slackest, from what there is now and where each stands. One
+     * that nobody measured could give all of its travel, or nothing.
      *
      * @param  array<string, Steps|null>  $positions  by adjuster
      * @return array{float, float} least and most
@@ -60,12 +67,18 @@ final readonly class TakeUp
      */
     public function unmeasured(array $positions): array
     {
-        return array_values(array_map(static fn (Adjuster $one): string => $one->name(), array_filter($this->run->playAdjusters(), static fn (Adjuster $one): bool => ($positions[$one->id()] ?? null) === null)));
+        return array_values(array_map(
+            static fn (Adjuster $one): string => $one->name(),
+            array_filter(
+                $this->run->playAdjusters(),
+                static fn (Adjuster $one): bool => ($positions[$one->id()] ?? null) === null,
+            ),
+        ));
     }
 
     /**
-     * Where each adjuster lands: the one in reach at its parking place, the others take the rest, the hidden end first; what they
-     * cannot take comes back to the one in reach, and a clamp that notches its wire comes last of all.
+     * Where each adjuster lands: the one in reach at its parking place, the others take the rest, the hidden end first;
+     * what they cannot take comes back to the one in reach, and a clamp that notches its wire comes last of all.
      *
      * @return array<string, Steps> by adjuster
      */
@@ -94,12 +107,20 @@ final readonly class TakeUp
     /** @return list<array{Adjuster, float}> each with what it takes up by then */
     private function order(Adjuster $near, Steps $parked): array
     {
-        $others = array_values(array_filter(array_reverse($this->run->playAdjusters()), static fn (Adjuster $one): bool => $one->id() !== $near->id()));
+        $others = array_values(array_filter(
+            array_reverse($this->run->playAdjusters()),
+            static fn (Adjuster $one): bool => $one->id() !== $near->id(),
+        ));
         $usual = array_filter($others, static fn (Adjuster $one): bool => ! $one->kind()->isLastResort());
         $last = array_filter($others, static fn (Adjuster $one): bool => $one->kind()->isLastResort());
         $whole = static fn (Adjuster $one): array => [$one, self::takes($one)];
 
-        return [[$near, abs($near->slackGiven($parked->minus(self::slackest($near))))], ...array_map($whole, array_values($usual)), $whole($near), ...array_map($whole, array_values($last))];
+        return [
+            [$near, abs($near->slackGiven($parked->minus(self::slackest($near))))],
+            ...array_map($whole, array_values($usual)),
+            $whole($near),
+            ...array_map($whole, array_values($last)),
+        ];
     }
 
     /** To the nearest step that the adjuster can be set to. */

@@ -29,7 +29,11 @@ final readonly class ComplaintTable
     {
         $knowledge = Causes::of($family);
 
-        return self::tried($knowledge, $count, static fn (int $seed): HiddenComplaint => DrawnComplaint::of($knowledge, new SeededChance($seed), $off));
+        return self::tried(
+            $knowledge,
+            $count,
+            static fn (int $seed): HiddenComplaint => DrawnComplaint::of($knowledge, new SeededChance($seed), $off),
+        );
     }
 
     /**
@@ -41,9 +45,17 @@ final readonly class ComplaintTable
     {
         $chance = new SeededChance($count + $off);
         $true = Causes::of($family);
-        $knowledge = $off === 0 ? $true : $true->graded(static fn (Grade $grade): Grade => $grade->shifted((int) round($chance->between(-$off - 0.5, $off + 0.5))));
+        $knowledge = $off === 0
+            ? $true
+            : $true->graded(static fn (Grade $grade): Grade => $grade->shifted((int) round(
+                $chance->between(-$off - 0.5, $off + 0.5),
+            )));
 
-        return self::tried($knowledge, $count, static fn (int $seed): HiddenComplaint => FaultyMachine::of($family, $knowledge, $seed));
+        return self::tried(
+            $knowledge,
+            $count,
+            static fn (int $seed): HiddenComplaint => FaultyMachine::of($family, $knowledge, $seed),
+        );
     }
 
     /** @param  callable(int): HiddenComplaint  $made  by seed */
@@ -85,13 +97,19 @@ final readonly class ComplaintTable
     /** Minutes until it is gone, on average. */
     public function minutes(WayOfWorking $way): float
     {
-        return array_sum(array_map(static fn (ComplaintTrial $one): float => $one->minutes, $this->trials[$way->value])) / count($this->trials[$way->value]);
+        return array_sum(array_map(
+            static fn (ComplaintTrial $one): float => $one->minutes,
+            $this->trials[$way->value],
+        )) / count($this->trials[$way->value]);
     }
 
     /** Minutes beyond the looks for safety and putting right what it is, on average. */
     public function searching(WayOfWorking $way): float
     {
-        return array_sum(array_map(static fn (ComplaintTrial $one): float => $one->searching, $this->trials[$way->value])) / count($this->trials[$way->value]);
+        return array_sum(array_map(
+            static fn (ComplaintTrial $one): float => $one->searching,
+            $this->trials[$way->value],
+        )) / count($this->trials[$way->value]);
     }
 
     public function looks(): float
@@ -109,7 +127,10 @@ final readonly class ComplaintTable
         return count(array_filter($ours, static fn (ComplaintTrial $one): bool => $one->isGone)) / count($ours);
     }
 
-    /** @return list<array{float, float, int}> chances in tenths: what was said on average, how often it was so, of how many */
+    /**
+     * @return list<array{float, float, int}> chances in tenths: what was said on average, how often it was so, of how
+     *     many
+     */
     public function calibration(): array
     {
         $tenths = [];
@@ -118,6 +139,13 @@ final readonly class ComplaintTable
         }
         ksort($tenths);
 
-        return array_values(array_map(static fn (array $all): array => [array_sum(array_column($all, 0)) / count($all), array_sum(array_column($all, 1)) / count($all), count($all)], $tenths));
+        return array_values(array_map(
+            static fn (array $all): array => [
+                array_sum(array_column($all, 0)) / count($all),
+                array_sum(array_column($all, 1)) / count($all),
+                count($all),
+            ],
+            $tenths,
+        ));
     }
 }

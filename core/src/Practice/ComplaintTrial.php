@@ -15,7 +15,10 @@ use VividPull\Core\Diagnosis\StepKind;
 use VividPull\Core\Diagnosis\Troubleshooter;
 use VividPull\Core\Diagnosis\Weights;
 
-/** How a complaint with a hidden truth goes by a way of working: minutes until it is gone, looks, and what was thought of it on the way. */
+/**
+ * How a complaint with a hidden truth goes by a way of working: minutes until it is gone, looks, and what was thought
+ * of it on the way.
+ */
 final readonly class ComplaintTrial
 {
     private const MOST_STEPS = 60;
@@ -25,7 +28,14 @@ final readonly class ComplaintTrial
      * @param  bool  $isNamed  whether a cause it has stood first after two looks
      * @param  array<string, float>  $chances  after two looks, by cause
      */
-    private function __construct(public float $minutes, public float $searching, public int $looks, public bool $isNamed, public array $chances, public bool $isGone) {}
+    private function __construct(
+        public float $minutes,
+        public float $searching,
+        public int $looks,
+        public bool $isNamed,
+        public array $chances,
+        public bool $isGone,
+    ) {}
 
     public static function of(Knowledge $knowledge, HiddenComplaint $truth, Evidence $told, WayOfWorking $way): self
     {
@@ -40,9 +50,14 @@ final readonly class ComplaintTrial
             }
             $check = $knowledge->checks[$next->key] ?? null;
             if ($next->kind === StepKind::Check && $check !== null) {
-                $minutes += $check->minutes + ($check->effort->cover === null || in_array($check->effort->cover, $evidence->coversOff, true) ? 0.0 : $check->effort->coverMinutes);
+                $minutes += $check->minutes
+                    + ($check->effort->cover === null || in_array($check->effort->cover, $evidence->coversOff, true)
+                        ? 0.0
+                        : $check->effort->coverMinutes);
                 $evidence = $evidence->answered($check->key, $truth->shows($check->key));
-                $evidence = $check->effort->runs ? $evidence->coversBack() : ($check->effort->cover === null ? $evidence : $evidence->coverOff($check->effort->cover));
+                $evidence = $check->effort->runs
+                    ? $evidence->coversBack()
+                    : ($check->effort->cover === null ? $evidence : $evidence->coverOff($check->effort->cover));
                 $looks++;
 
                 continue;
@@ -54,7 +69,14 @@ final readonly class ComplaintTrial
         $chances = $named ?? Belief::of($model, $evidence)->chances();
         arsort($chances);
 
-        return new self($minutes, $minutes - $truth->least($knowledge), $looks, in_array(array_key_first($chances), $truth->causes(), true), $chances, $truth->isGone($cured));
+        return new self(
+            $minutes,
+            $minutes - $truth->least($knowledge),
+            $looks,
+            in_array(array_key_first($chances), $truth->causes(), true),
+            $chances,
+            $truth->isGone($cured),
+        );
     }
 
     private static function next(Knowledge $knowledge, Belief $belief, Evidence $evidence, WayOfWorking $way): NextStep
@@ -65,25 +87,41 @@ final readonly class ComplaintTrial
         $chances = $belief->chances();
         arsort($chances);
         $first = (string) array_key_first($chances);
-        $open = array_filter($knowledge->checks, static fn (Check $one): bool => ! $one->isOnFile && ! isset($evidence->seen[$one->key]));
+        $open = array_filter(
+            $knowledge->checks,
+            static fn (Check $one): bool => ! $one->isOnFile && ! isset($evidence->seen[$one->key]),
+        );
         $look = match ($way) {
             // Until one is nearly certain, whatever takes the fewest minutes.
             WayOfWorking::CheapestFirst => $chances[$first] > 0.9 ? null : self::cheapest($open, $evidence),
             // The likeliest is looked for, then the next.
-            WayOfWorking::LikeliestFirst => self::cheapest(array_intersect_key($open, array_flip($knowledge->causes[$first]->telling())), $evidence),
+            WayOfWorking::LikeliestFirst => self::cheapest(
+                array_intersect_key($open, array_flip($knowledge->causes[$first]->telling())),
+                $evidence,
+            ),
         };
 
         // What is safe comes first by every way.
         $safety = array_filter($open, static fn (Check $one): bool => $one->effort->isSafety);
-        $look = $safety !== [] && ($look === null || $open[$look]->effort->runs) ? self::cheapest($safety, $evidence) : $look;
+        $look = $safety !== [] && ($look === null || $open[$look]->effort->runs)
+            ? self::cheapest($safety, $evidence)
+            : $look;
 
-        return $look === null ? new NextStep($first === Cause::OTHER ? StepKind::Unexplained : StepKind::Cure, $first, '', '', 0.0, 0.0) : new NextStep(StepKind::Check, $look, '', '', 0.0, 0.0);
+        return $look === null
+            ? new NextStep($first === Cause::OTHER ? StepKind::Unexplained : StepKind::Cure, $first, '', '', 0.0, 0.0)
+            : new NextStep(StepKind::Check, $look, '', '', 0.0, 0.0);
     }
 
     /** @param  array<string, Check>  $open */
     private static function cheapest(array $open, Evidence $evidence): ?string
     {
-        $minutes = array_map(static fn (Check $one): float => $one->minutes + ($one->effort->cover === null || in_array($one->effort->cover, $evidence->coversOff, true) ? 0.0 : $one->effort->coverMinutes), $open);
+        $minutes = array_map(
+            static fn (Check $one): float => $one->minutes
+                + ($one->effort->cover === null || in_array($one->effort->cover, $evidence->coversOff, true)
+                    ? 0.0
+                    : $one->effort->coverMinutes),
+            $open,
+        );
         asort($minutes);
 
         return array_key_first($minutes);

@@ -13,8 +13,8 @@ use VividPull\Core\Diagnosis\Model;
 use VividPull\Core\Diagnosis\Weights;
 
 /**
- * A complaint with a hidden truth: one or two causes, what they brought about, and what each look will show. Drawn from the grades of a family,
- * or from grades that are off by chance, as the trade's word may be.
+ * A complaint with a hidden truth: one or two causes, what they brought about, and what each look will show. Drawn from
+ * the grades of a family, or from grades that are off by chance, as the trade's word may be.
  */
 final readonly class DrawnComplaint extends HiddenComplaint
 {
@@ -28,7 +28,15 @@ final readonly class DrawnComplaint extends HiddenComplaint
     /** @param  int  $off  by how many grades each link may be off, either way */
     public static function of(Knowledge $knowledge, SeededChance $chance, int $off = 0): self
     {
-        $links = array_map(static fn (Cause $cause): array => array_map(static fn (Link $link): Grade => $off === 0 ? $link->grade : $link->grade->shifted(self::whole($chance, -$off, $off)), $cause->links), $knowledge->causes);
+        $links = array_map(
+            static fn (Cause $cause): array => array_map(
+                static fn (Link $link): Grade => $off === 0
+                    ? $link->grade
+                    : $link->grade->shifted(self::whole($chance, -$off, $off)),
+                $cause->links,
+            ),
+            $knowledge->causes,
+        );
         for (; ;) {
             $causes = self::drawn($knowledge, $chance);
             $brought = [];
@@ -72,7 +80,11 @@ final readonly class DrawnComplaint extends HiddenComplaint
         foreach ($knowledge->checks as $check) {
             $seen = [];
             foreach (array_keys($check->finds) as $find) {
-                $not = array_product(array_map(static fn (string $cause): float => 1.0 - (($links[$cause]["{$check->key}:{$find}"] ?? null)?->chance() ?? 0.0), $causes));
+                $not = array_product(array_map(
+                    static fn (string $cause): float => 1.0
+                        - (($links[$cause]["{$check->key}:{$find}"] ?? null)?->chance() ?? 0.0),
+                    $causes,
+                ));
                 if ($chance->between(0.0, 1.0) < 1.0 - (1.0 - Model::LEAK) * $not) {
                     $seen[] = $find;
                 }

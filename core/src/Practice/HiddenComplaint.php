@@ -33,7 +33,9 @@ abstract readonly class HiddenComplaint
         $evidence = Evidence::none();
         foreach ($knowledge->symptoms as $symptom) {
             $isThere = in_array($symptom->value, $this->symptoms(), true);
-            $evidence = $isThere || $chance->between(0.0, 1.0) < 0.5 ? $evidence->answered($symptom->value, $isThere ? Evidence::YES : Evidence::NO) : $evidence;
+            $evidence = $isThere || $chance->between(0.0, 1.0) < 0.5
+                ? $evidence->answered($symptom->value, $isThere ? Evidence::YES : Evidence::NO)
+                : $evidence;
         }
 
         return $evidence;
@@ -42,9 +44,16 @@ abstract readonly class HiddenComplaint
     /** Minutes that nobody is spared: the looks for safety, and putting right what it is. */
     public function least(Knowledge $knowledge): float
     {
-        $of = static fn (string ...$causes): float => array_sum(array_map(static fn (string $one): float => $knowledge->causes[$one]->minutes, $causes));
+        $of = static fn (string ...$causes): float => array_sum(array_map(
+            static fn (string $one): float => $knowledge->causes[$one]->minutes,
+            $causes,
+        ));
         $alone = array_map($of, array_filter($this->causes(), fn (string $one): bool => $this->isGone([$one])));
 
-        return min([$of(...$this->causes()), ...$alone]) + array_sum(array_map(static fn (Check $one): float => $one->effort->isSafety ? $one->minutes : 0.0, $knowledge->checks));
+        return min([$of(...$this->causes()), ...$alone])
+            + array_sum(array_map(
+                static fn (Check $one): float => $one->effort->isSafety ? $one->minutes : 0.0,
+                $knowledge->checks,
+            ));
     }
 }

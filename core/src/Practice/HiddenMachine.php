@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace VividPull\Core\Practice;
 
 /**
- * A cable run as it truly is: a lever on its arc, a thread with lost motion, a wire that sticks, a lock that creeps, and a hand that
- * reads it off marks. It knows nothing of the bench that plans.
+ * A cable run as it truly is: a lever on its arc, a thread with lost motion, a wire that sticks, a lock that creeps,
+ * and a hand that reads it off marks. It knows nothing of the bench that plans.
  */
 final class HiddenMachine
 {
@@ -61,10 +61,16 @@ final class HiddenMachine
     public function read(): float
     {
         $marks = $this->physics->reader->resolution;
-        $seen = max(0.0, $this->play() + $this->lastWay * $this->physics->stiction) + $this->physics->reader->noise * $this->slip();
+        $seen = max(0.0, $this->play() + $this->lastWay * $this->physics->stiction)
+            + $this->physics->reader->noise * $this->slip();
         $read = max(0.0, round($seen / $marks) * $marks);
-        if ($this->physics->reader->misread > 0.0 && $this->chance->between(0.0, 1.0) < $this->physics->reader->misread) {
-            $read = $this->chance->between(0.0, 1.0) < 0.2 ? $read * 10 : max(0.0, $read + ($this->chance->between(0.0, 1.0) < 0.5 ? -1 : 1) * (10 * $marks + 5.0));
+        if (
+            $this->physics->reader->misread > 0.0
+            && $this->chance->between(0.0, 1.0) < $this->physics->reader->misread
+        ) {
+            $read = $this->chance->between(0.0, 1.0) < 0.2
+                ? $read * 10
+                : max(0.0, $read + ($this->chance->between(0.0, 1.0) < 0.5 ? -1 : 1) * (10 * $marks + 5.0));
         }
 
         return $read;

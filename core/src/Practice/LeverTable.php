@@ -29,7 +29,12 @@ final readonly class LeverTable
     /** @param  int  $each  points each way */
     public static function of(int $levers, int $each, bool $areOnWrongSpline, int $firstSeed = 1): self
     {
-        [$held, $widths, $said, $off] = [0, [], array_fill_keys(array_map(static fn (Reached $one): string => $one->value, Reached::cases()), 0), 0.0];
+        [$held, $widths, $said, $off] = [
+            0,
+            [],
+            array_fill_keys(array_map(static fn (Reached $one): string => $one->value, Reached::cases()), 0),
+            0.0,
+        ];
         for ($seed = $firstSeed; $seed < $firstSeed + $levers; $seed++) {
             $chance = new SeededChance($seed);
             $lever = PulledLever::drawn($chance, $areOnWrongSpline);
@@ -43,6 +48,15 @@ final readonly class LeverTable
         }
         sort($widths);
 
-        return new self($levers, $held / max(1, count($widths)), count($widths), $widths[intdiv(count($widths), 2)] ?? 0.0, $said[Reached::Yes->value], $said[Reached::ReturnOnly->value], $said[Reached::CannotTell->value], $off);
+        return new self(
+            $levers,
+            $held / max(1, count($widths)),
+            count($widths),
+            $widths[intdiv(count($widths), 2)] ?? 0.0,
+            $said[Reached::Yes->value],
+            $said[Reached::ReturnOnly->value],
+            $said[Reached::CannotTell->value],
+            $off,
+        );
     }
 }

@@ -11,7 +11,10 @@ final readonly class Physics
         public Reader $reader = new Reader,
         /** How many times further than its drawing says the reading point truly moves. */
         public float $ratioFactor = 1.0,
-        /** Angle of the wire's anchor off square at rest, in radians: a lever moves on an arc, not along a line; 0 is a line. */
+        /**
+         * Angle of the wire's anchor off square at rest, in radians: a lever moves on an arc, not along a line; 0 is a
+         * line.
+         */
         public float $arc = 0.0,
         /** By how much a reading depends on the side it was come from. */
         public float $stiction = 0.0,

@@ -8,17 +8,24 @@ use VividPull\Core\Trace\Branch;
 use VividPull\Core\Trace\PullTrace;
 
 /**
- * A clutch lever with known breaks, pulled over a force gauge: free play, the return spring with its preload, the take-up of the clutch springs through a
- * cable that gives, the springs, the stop. With its arm on the wrong spline the springs are never reached. It knows nothing of how a trace is read.
+ * A clutch lever with known breaks, pulled over a force gauge: free play, the return spring with its preload, the
+ * take-up of the clutch springs through a cable that gives, the springs, the stop. With its arm on the wrong spline the
+ * springs are never reached. It knows nothing of how a trace is read.
  */
 final readonly class PulledLever
 {
     /**
-     * @param  non-empty-list<array{float, float}>  $breaks  travel in mm and force in N at each, without friction of the way back
+     * @param  non-empty-list<array{float, float}>  $breaks  travel in mm and force in N at each, without friction of
+     *     the way back
      * @param  float  $efficiency  the share of the pull that arrives at the far end
      * @param  float  $noise  of the gauge, standard deviation in N
      */
-    private function __construct(public array $breaks, public float $playMm, public float $efficiency, public float $noise) {}
+    private function __construct(
+        public array $breaks,
+        public float $playMm,
+        public float $efficiency,
+        public float $noise,
+    ) {}
 
     public static function drawn(Chance $chance, bool $isOnWrongSpline = false): self
     {
@@ -88,7 +95,9 @@ final readonly class PulledLever
     {
         $reach = $this->breaks[count($this->breaks) - 1][0];
 
-        return $share <= 1.0 ? $this->force($reach * $share) : $this->force($reach * max(0.0, 2.0 - $share)) * $this->efficiency ** 2;
+        return $share <= 1.0
+            ? $this->force($reach * $share)
+            : $this->force($reach * max(0.0, 2.0 - $share)) * $this->efficiency ** 2;
     }
 
     private function force(float $mm): float

@@ -13,7 +13,10 @@ final readonly class Reader
         public float $noise = 0.3,
         /** The marks that a reading is rounded to. */
         public float $resolution = 0.05,
-        /** Whether the hand's slips are wide ones now and then: Student's t with three degrees of freedom in place of a normal. */
+        /**
+         * Whether the hand's slips are wide ones now and then: Student's t with three degrees of freedom in place of a
+         * normal.
+         */
         public bool $heavyTails = false,
         /** Share of the readings that are misread, by several marks or by a digit. */
         public float $misread = 0.0,

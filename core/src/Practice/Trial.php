@@ -69,13 +69,31 @@ final class Trial
             TrialStart::Outside, TrialStart::Taut => exp($row->spread * $chance->normal()),
         };
         $this->knowing = self::reachesInside($row, $start, $ratio);
-        $this->machine = new HiddenMachine($start, $row->band->pitch, self::TO_WIRE * $ratio, self::TO_WIRE, $row->physics, $chance);
+        $this->machine = new HiddenMachine(
+            $start,
+            $row->band->pitch,
+            self::TO_WIRE * $ratio,
+            self::TO_WIRE,
+            $row->physics,
+            $chance,
+        );
         $run = RunCodec::decode(Node::of($this->run()));
         $this->codec = new EntryCodec($run);
         $opened = $this->codec->body(EntryKind::Opened, Node::of(['control' => 'trial', 'standing' => [
             'positions_steps' => ['barrel' => 100],
-            'shelf' => [['id' => 'instrument', 'name' => 'instrument', 'kind' => $row->physics->reader->instrument, 'resolution_mm' => $row->physics->reader->resolution, 'reach_mm' => 500]],
-            'pooled' => [['person' => 'trial', 'instrument' => 'instrument', 'deviation_mm' => $row->physics->reader->noise, 'freedom' => 30]],
+            'shelf' => [[
+                'id' => 'instrument',
+                'name' => 'instrument',
+                'kind' => $row->physics->reader->instrument,
+                'resolution_mm' => $row->physics->reader->resolution,
+                'reach_mm' => 500,
+            ]],
+            'pooled' => [[
+                'person' => 'trial',
+                'instrument' => 'instrument',
+                'deviation_mm' => $row->physics->reader->noise,
+                'freedom' => 30,
+            ]],
         ]]), $this->stamp());
         $this->state = Bench::replay(SpecCodec::decode(Node::of($this->spec())), $run, Log::of($opened));
     }
@@ -98,7 +116,10 @@ final class Trial
                 }
                 $this->move($advice);
                 $extra = 0;
-            } elseif (($next->kind === PlanKind::Decide || $next->kind === PlanKind::Read) && $extra < self::MOST_EXTRA_READINGS) {
+            } elseif (
+                ($next->kind === PlanKind::Decide || $next->kind === PlanKind::Read)
+                && $extra < self::MOST_EXTRA_READINGS
+            ) {
                 $this->read(1);
                 $extra++;
             } elseif ($this->moves === 0) {
@@ -111,14 +132,25 @@ final class Trial
         }
         $play = $this->machine->play();
 
-        return new TrialResult($this->moves, $play >= $this->row->band->low && $play <= $this->row->band->high, $this->state->judgement->now->is(VerdictKind::Inside),
-            $this->reversals, $this->overshot, $this->foretold, $this->widths, $this->knowing);
+        return new TrialResult(
+            $this->moves,
+            $play >= $this->row->band->low && $play <= $this->row->band->high,
+            $this->state->judgement->now->is(VerdictKind::Inside),
+            $this->reversals,
+            $this->overshot,
+            $this->foretold,
+            $this->widths,
+            $this->knowing,
+        );
     }
 
     private function isLocked(): bool
     {
-        return $this->moves > 0 && $this->state->facts->adjusters->isLocked() && $this->state->judgement->nowGroup !== null
-            && $this->state->next()->kind !== PlanKind::Move && $this->state->judgement->now->settles !== Settles::Answer;
+        return $this->moves > 0
+            && $this->state->facts->adjusters->isLocked()
+            && $this->state->judgement->nowGroup !== null
+            && $this->state->next()->kind !== PlanKind::Move
+                && $this->state->judgement->now->settles !== Settles::Answer;
     }
 
     private function lock(): void
@@ -161,7 +193,9 @@ final class Trial
         $this->lastWay = $way;
         if ($this->moves === 1) {
             $after = $this->machine->play();
-            $this->overshot = $before > $this->row->band->high ? $after < $this->row->band->low : $after > $this->row->band->high;
+            $this->overshot = $before > $this->row->band->high
+                ? $after < $this->row->band->low
+                : $after > $this->row->band->high;
         }
         $mean = $this->read(3);
         if ($advice->low !== null && $advice->high !== null) {
@@ -176,7 +210,17 @@ final class Trial
         for ($i = 0; $i < $times; $i++) {
             $mm = $this->machine->read();
             $sum += $mm;
-            $this->log(EntryKind::Reading, ['mm' => $mm, 'entered' => (string) $mm, 'point' => $this->row->band->point, 'engine' => 'cold', 'wheels' => 'on_ground', 'instrument' => 'instrument']);
+            $this->log(
+                EntryKind::Reading,
+                [
+                    'mm' => $mm,
+                    'entered' => (string) $mm,
+                    'point' => $this->row->band->point,
+                    'engine' => 'cold',
+                    'wheels' => 'on_ground',
+                    'instrument' => 'instrument',
+                ],
+            );
         }
 
         return $this->state->judgement->nowGroup->found->mean ?? $sum / $times;
@@ -200,7 +244,12 @@ final class Trial
     {
         return [
             'family' => $this->row->band->family,
-            'aim' => ['kind' => 'free_play_band', 'point' => $this->row->band->point, 'low_mm' => $this->row->band->low, 'high_mm' => $this->row->band->high],
+            'aim' => [
+                'kind' => 'free_play_band',
+                'point' => $this->row->band->point,
+                'low_mm' => $this->row->band->low,
+                'high_mm' => $this->row->band->high,
+            ],
             'conditions' => ['poses' => ['straight']],
             'policy' => 'middle',
             'source' => ['document' => 'trial'],
@@ -213,11 +262,21 @@ final class Trial
         $grip = $this->row->band->point === 'grip_flange';
 
         return [
-            'hand' => ['kind' => $grip ? 'grip' : 'lever', 'name' => 'trial', 'knowledge' => $this->row->knowledge] + ($grip
+            'hand' => ['kind' => $grip ? 'grip' : 'lever', 'name' => 'trial', 'knowledge' => $this->row->knowledge]
+                + ($grip
                 ? ['drum_radius_mm' => self::TO_WIRE, 'flange_radius_mm' => self::TO_WIRE * $this->row->band->ratio]
-                : ['pivot_to_wire_mm' => self::TO_WIRE, 'pivot_to_point_mm' => [$this->row->band->point => self::TO_WIRE * $this->row->band->ratio]]),
+                : [
+                    'pivot_to_wire_mm' => self::TO_WIRE,
+                    'pivot_to_point_mm' => [$this->row->band->point => self::TO_WIRE * $this->row->band->ratio],
+                ]),
             'cables' => [['id' => 'cable', 'name' => 'cable', 'adjusters' => [
-                ['id' => 'barrel', 'name' => 'barrel', 'kind' => 'barrel', 'pitch_mm' => $this->row->band->pitch, 'travel_mm' => 200 * $this->row->band->pitch],
+                [
+                    'id' => 'barrel',
+                    'name' => 'barrel',
+                    'kind' => 'barrel',
+                    'pitch_mm' => $this->row->band->pitch,
+                    'travel_mm' => 200 * $this->row->band->pitch,
+                ],
             ]]],
             'working_end' => 'trial',
         ];

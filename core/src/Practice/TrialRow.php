@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Practice;
 
-/** One kind of machine to be tried: its band, how its geometry is known, how far out it is found, and what its hardware does. */
+/**
+ * One kind of machine to be tried: its band, how its geometry is known, how far out it is found, and what its hardware
+ * does.
+ */
 final readonly class TrialRow
 {
     public function __construct(
@@ -21,8 +24,10 @@ final readonly class TrialRow
     public static function all(): array
     {
         $kinds = [
-            ['default', 0.50, TrialStart::Outside], ['drawn', 0.30, TrialStart::Outside], ['measured', 0.10, TrialStart::Outside],
-            ['default', 0.50, TrialStart::Taut], ['drawn', 0.30, TrialStart::Taut], ['drawn', 0.30, TrialStart::MisDrawn],
+            ['default', 0.50, TrialStart::Outside], ['drawn', 0.30, TrialStart::Outside],
+            ['measured', 0.10, TrialStart::Outside],
+            ['default', 0.50, TrialStart::Taut], ['drawn', 0.30, TrialStart::Taut],
+            ['drawn', 0.30, TrialStart::MisDrawn],
         ];
         $rows = [];
         foreach ($kinds as [$knowledge, $spread, $start]) {
@@ -58,7 +63,18 @@ final readonly class TrialRow
             'heavy tails, rule' => [new Physics($rule->slipping()), 'drawn'],
             'misread 2 %' => [new Physics($caliper->misreading(0.02)), 'drawn'],
             'misread 2 %, rule' => [new Physics($rule->misreading(0.02)), 'drawn'],
-            'all of it' => [new Physics($rule->slipping()->misreading(0.02), ratioFactor: 1.3, arc: -0.4, stiction: 0.2, lostFlats: 1.0, creepFlats: 0.3, creepVaries: 0.1), 'drawn'],
+            'all of it' => [
+                new Physics(
+                    $rule->slipping()->misreading(0.02),
+                    ratioFactor: 1.3,
+                    arc: -0.4,
+                    stiction: 0.2,
+                    lostFlats: 1.0,
+                    creepFlats: 0.3,
+                    creepVaries: 0.1,
+                ),
+                'drawn',
+            ],
         ];
         $rows = [];
         foreach ($kinds as $kind => [$physics, $knowledge]) {
@@ -67,7 +83,14 @@ final readonly class TrialRow
             }
         }
         foreach (TrialBand::all() as $band) {
-            $rows[] = new self("{$band->name}: taut, ratio × 1.5", $band, 'drawn', 0.0, TrialStart::Taut, new Physics($rule, ratioFactor: 1.5));
+            $rows[] = new self(
+                "{$band->name}: taut, ratio × 1.5",
+                $band,
+                'drawn',
+                0.0,
+                TrialStart::Taut,
+                new Physics($rule, ratioFactor: 1.5),
+            );
         }
 
         return $rows;

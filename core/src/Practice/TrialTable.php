@@ -35,7 +35,10 @@ final readonly class TrialTable
         return self::share(array_map(static fn (TrialResult $result): bool => $result->overshot, $this->results));
     }
 
-    /** Share of the machines that one who knew them could set with one move; the rest have a flat coarser than their band. */
+    /**
+     * Share of the machines that one who knew them could set with one move; the rest have a flat coarser than their
+     * band.
+     */
     public function knowingInOne(): float
     {
         return self::share(array_map(static fn (TrialResult $result): bool => $result->knowing, $this->results));
@@ -49,7 +52,10 @@ final readonly class TrialTable
     /** Share of the machines that were called inside and are not. */
     public function falselyInside(): float
     {
-        return self::share(array_map(static fn (TrialResult $result): bool => $result->saidInside && ! $result->inside, $this->results));
+        return self::share(array_map(
+            static fn (TrialResult $result): bool => $result->saidInside && ! $result->inside,
+            $this->results,
+        ));
     }
 
     /** Share of the machines in which the bench turned to and fro three times or more. */
@@ -61,12 +67,18 @@ final readonly class TrialTable
     /** Share of readings after the first move that fell in the 95 % range foretold. */
     public function firstForetold(): float
     {
-        return self::share(array_merge(...array_map(static fn (TrialResult $result): array => array_slice($result->foretold, 0, 1), $this->results)));
+        return self::share(array_merge(...array_map(
+            static fn (TrialResult $result): array => array_slice($result->foretold, 0, 1),
+            $this->results,
+        )));
     }
 
     public function laterForetold(): float
     {
-        return self::share(array_merge(...array_map(static fn (TrialResult $result): array => array_slice($result->foretold, 1), $this->results)));
+        return self::share(array_merge(...array_map(
+            static fn (TrialResult $result): array => array_slice($result->foretold, 1),
+            $this->results,
+        )));
     }
 
     public function meanWidth(): float

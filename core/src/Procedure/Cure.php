@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Procedure;
 
-/** What is put right where no adjuster is the cure, or changed on the bench: readings before and after it do not compare. */
+/**
+ * What is put right where no adjuster is the cure, or changed on the bench: readings before and after it do not
+ * compare.
+ */
 enum Cure: string
 {
     case Route = 'route';

@@ -9,8 +9,9 @@ use VividPull\Core\Errors\OutOfRange;
 /**
  * Pull and drag of a whole run, from the force while a lever is pulled and while it goes back at the same travel.
  *
- * Friction in a bent conduit takes its share of the tension (capstan equation): without it the force would be T = √(pull · release); the
- * share that arrives is η = √(release / pull), and the friction of all bends together is μθ = −ln η. With 50 and 30 N: 38.73 N, 0.7746, 0.2554.
+ * Friction in a bent conduit takes its share of the tension (capstan equation): without it the force would be T =
+ * √(pull · release); the share that arrives is η = √(release / pull), and the friction of all bends together is μθ =
+ * −ln η. With 50 and 30 N: 38.73 N, 0.7746, 0.2554.
  */
 final readonly class LeverPull
 {

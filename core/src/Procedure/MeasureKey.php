@@ -58,7 +58,8 @@ enum MeasureKey: string
         return match ($this) {
             self::BladeStop => Dimension::Time,
             self::GroundSpeed => Dimension::Speed,
-            self::Tyre, self::FullDrive, self::ShortOfOpen, self::FrictionPlate, self::SteelPlate, self::ClutchSpring => Dimension::Length,
+            self::Tyre, self::FullDrive, self::ShortOfOpen, self::FrictionPlate, self::SteelPlate,
+            self::ClutchSpring => Dimension::Length,
             self::LeverPull, self::LeverRelease => Dimension::Force,
         };
     }
@@ -84,7 +85,10 @@ enum MeasureKey: string
         };
     }
 
-    /** Standard deviation of one reading by hand where nothing else is on file; of a stopwatch it is mostly the hand's reaction. Ours. */
+    /**
+     * Standard deviation of one reading by hand where nothing else is on file; of a stopwatch it is mostly the hand's
+     * reaction. Ours.
+     */
     public function usualDeviation(): float
     {
         return match ($this) {
@@ -121,7 +125,8 @@ enum MeasureKey: string
     {
         return match ($this) {
             self::FrictionPlate, self::SteelPlate, self::ClutchSpring => true,
-            self::BladeStop, self::GroundSpeed, self::Tyre, self::FullDrive, self::ShortOfOpen, self::LeverPull, self::LeverRelease => false,
+            self::BladeStop, self::GroundSpeed, self::Tyre, self::FullDrive, self::ShortOfOpen, self::LeverPull,
+            self::LeverRelease => false,
         };
     }
 
@@ -129,7 +134,8 @@ enum MeasureKey: string
     {
         return match ($this) {
             self::BladeStop, self::FrictionPlate, self::SteelPlate => 2,
-            self::GroundSpeed, self::FullDrive, self::ShortOfOpen, self::LeverPull, self::LeverRelease, self::ClutchSpring => 1,
+            self::GroundSpeed, self::FullDrive, self::ShortOfOpen, self::LeverPull, self::LeverRelease,
+            self::ClutchSpring => 1,
             self::Tyre => 0,
         };
     }

@@ -12,9 +12,17 @@ final readonly class PackFindings
     {
         return [
             new Inspection('pack_steels', 'Steel plates', 'Blue or purple is heat; warp on a flat surface'),
-            new Inspection('pack_basket', 'Basket fingers', 'Ridges under a fingernail or pick: file them even, or replace it'),
+            new Inspection(
+                'pack_basket',
+                'Basket fingers',
+                'Ridges under a fingernail or pick: file them even, or replace it',
+            ),
             new Inspection('pack_hub', 'Hub splines', 'Grooves where the steels sit'),
-            new Inspection('pack_pressure_plate', 'Pressure plate', 'Ridges and grooves on its face; one position only lets it down fully'),
+            new Inspection(
+                'pack_pressure_plate',
+                'Pressure plate',
+                'Ridges and grooves on its face; one position only lets it down fully',
+            ),
         ];
     }
 }

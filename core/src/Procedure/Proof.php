@@ -31,7 +31,10 @@ final readonly class Proof
         /** Whether it is tried before anything is changed as well. */
         public bool $asFound = false,
         public Running $running = Running::Still,
-        /** What else does that where no setting cures it, the likeliest first; null where the family's imitators are named instead. */
+        /**
+         * What else does that where no setting cures it, the likeliest first; null where the family's imitators are
+         * named instead.
+         */
         public ?string $suspects = null,
     ) {}
 
@@ -43,28 +46,61 @@ final readonly class Proof
         array $poses = [],
         ?string $caution = null,
     ): self {
-        return new self($key, $question, ProofAnswers::of(['yes' => 'Yes', 'no' => 'No'], ['yes']), $poses, $gate, $caution);
+        return new self(
+            $key,
+            $question,
+            ProofAnswers::of(['yes' => 'Yes', 'no' => 'No'], ['yes']),
+            $poses,
+            $gate,
+            $caution,
+        );
     }
 
     /**
      * @param  non-empty-array<string, string>  $answers
      * @param  list<string>  $passing
      */
-    public static function choice(string $key, string $question, array $answers, array $passing, ?string $caution = null, ?GateKey $gate = null): self
-    {
+    public static function choice(
+        string $key,
+        string $question,
+        array $answers,
+        array $passing,
+        ?string $caution = null,
+        ?GateKey $gate = null,
+    ): self {
         return new self($key, $question, ProofAnswers::of($answers, $passing), [], $gate, $caution);
     }
 
     /** The same, tried before anything is changed as well. */
     public function foundToo(): self
     {
-        return new self($this->key, $this->question, $this->answers, $this->poses, $this->gate, $this->caution, true, $this->running, $this->suspects);
+        return new self(
+            $this->key,
+            $this->question,
+            $this->answers,
+            $this->poses,
+            $this->gate,
+            $this->caution,
+            true,
+            $this->running,
+            $this->suspects,
+        );
     }
 
     /** The same, tried with the engine running or the machine moving: what was taken off is put back first. */
     public function running(Running $running = Running::Refitted): self
     {
-        return new self($this->key, $this->question, $this->answers, $this->poses, $this->gate, $this->caution, $this->asFound, $running, $this->suspects);
+        return new self(
+            $this->key,
+            $this->question,
+            $this->answers,
+            $this->poses,
+            $this->gate,
+            $this->caution,
+            $this->asFound,
+            $running,
+            $this->suspects,
+        );
     }
 
     /**
@@ -93,7 +129,10 @@ final readonly class Proof
         return $this->erring(['no' => $bearing]);
     }
 
-    /** The same, where there are machines on which it cannot be seen: it is passed with the reason, and stands so on the sheet. */
+    /**
+     * The same, where there are machines on which it cannot be seen: it is passed with the reason, and stands so on the
+     * sheet.
+     */
     public function mayBeHidden(): self
     {
         return $this->answering($this->answers->orElse(self::NOT_HERE, 'Not here: it cannot be seen'));
@@ -102,12 +141,32 @@ final readonly class Proof
     /** The same, with what is looked for where no setting cures it; common practice, no source. */
     public function suspecting(string $what): self
     {
-        return new self($this->key, $this->question, $this->answers, $this->poses, $this->gate, $this->caution, $this->asFound, $this->running, $what);
+        return new self(
+            $this->key,
+            $this->question,
+            $this->answers,
+            $this->poses,
+            $this->gate,
+            $this->caution,
+            $this->asFound,
+            $this->running,
+            $what,
+        );
     }
 
     private function answering(ProofAnswers $answers): self
     {
-        return new self($this->key, $this->question, $answers, $this->poses, $this->gate, $this->caution, $this->asFound, $this->running, $this->suspects);
+        return new self(
+            $this->key,
+            $this->question,
+            $answers,
+            $this->poses,
+            $this->gate,
+            $this->caution,
+            $this->asFound,
+            $this->running,
+            $this->suspects,
+        );
     }
 
     /** Whether an answer needs its reason. */
@@ -116,7 +175,10 @@ final readonly class Proof
         return $answer === self::NOT_HERE || $answer === self::LEFT;
     }
 
-    /** @return non-empty-list<Pose|null> what it is tried in, one after the other; one null where the pose does not matter */
+    /**
+     * @return non-empty-list<Pose|null> what it is tried in, one after the other; one null where the pose does not
+     *     matter
+     */
     public function tries(): array
     {
         return $this->poses === [] ? [null] : $this->poses;

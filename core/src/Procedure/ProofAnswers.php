@@ -10,10 +10,17 @@ final readonly class ProofAnswers
     /**
      * @param  non-empty-array<string, string>  $words  word on the wire to words on the button
      * @param  list<string>  $passing  the words that pass
-     * @param  list<string>  $tolerable  the words that may be left with a control that is left outside its band by choice
-     * @param  array<string, Bearing>  $errs  which way a failing word says that the setting errs; a word that is not named says nothing of slack
+     * @param  list<string>  $tolerable  the words that may be left with a control that is left outside its band by
+     *     choice
+     * @param  array<string, Bearing>  $errs  which way a failing word says that the setting errs; a word that is not
+     *     named says nothing of slack
      */
-    private function __construct(public array $words, public array $passing, private array $tolerable, private array $errs) {}
+    private function __construct(
+        public array $words,
+        public array $passing,
+        private array $tolerable,
+        private array $errs,
+    ) {}
 
     /**
      * @param  non-empty-array<string, string>  $words

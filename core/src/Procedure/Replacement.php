@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace VividPull\Core\Procedure;
 
 /**
- * What replacing any cable has in common; common practice, no source. Each family puts its own steps about these, in its own order: old and
- * new are compared before anything is drawn through, and hooked without pulling the control.
+ * What replacing any cable has in common; common practice, no source. Each family puts its own steps about these, in
+ * its own order: old and new are compared before anything is drawn through, and hooked without pulling the control.
  */
 final readonly class Replacement
 {
@@ -49,12 +49,20 @@ final readonly class Replacement
 
     public static function compare(): GuideStep
     {
-        return new GuideStep(self::COMPARE, 'Lay old and new side by side and compare them', 'A label is no proof of fit: an inch short has been sold as right.');
+        return new GuideStep(
+            self::COMPARE,
+            'Lay old and new side by side and compare them',
+            'A label is no proof of fit: an inch short has been sold as right.',
+        );
     }
 
     public static function draw(): GuideStep
     {
-        return GuideStep::ifFitted('draw', 'Tape new to old and draw it through gently', 'Frayed strands cut: gloves on.');
+        return GuideStep::ifFitted(
+            'draw',
+            'Tape new to old and draw it through gently',
+            'Frayed strands cut: gloves on.',
+        );
     }
 
     public static function sheaths(): GuideStep
@@ -69,6 +77,10 @@ final readonly class Replacement
 
     public static function hook(): GuideStep
     {
-        return new GuideStep('hook', 'Look at both ends: hooked, and neither pulls the control', 'An end that has to be pulled on is a cable that is too short.');
+        return new GuideStep(
+            'hook',
+            'Look at both ends: hooked, and neither pulls the control',
+            'An end that has to be pulled on is a cable that is too short.',
+        );
     }
 }

@@ -76,9 +76,12 @@ enum Symptom: string
     public function stopsTheMachine(): bool
     {
         return match ($this) {
-            self::StaysOpen, self::CreepsIn, self::CreepsOut, self::IdleRises, self::RunsOn, self::DoesNotHold, self::WrongDirection => true,
-            self::Slips, self::HardToShift, self::BitesEarly, self::BitesLate, self::Soft, self::Heavy, self::PlayChanges, self::Jerky, self::DeadTravel, self::LowTopSpeed,
-            self::NotWideOpen, self::Weak, self::HardToPullBack, self::StartsSometimes, self::RopeHard, self::BangsOnUnlocking, self::DashDisagrees, self::NoSpringBack,
+            self::StaysOpen, self::CreepsIn, self::CreepsOut, self::IdleRises, self::RunsOn, self::DoesNotHold,
+            self::WrongDirection => true,
+            self::Slips, self::HardToShift, self::BitesEarly, self::BitesLate, self::Soft, self::Heavy,
+            self::PlayChanges, self::Jerky, self::DeadTravel, self::LowTopSpeed,
+            self::NotWideOpen, self::Weak, self::HardToPullBack, self::StartsSometimes, self::RopeHard,
+            self::BangsOnUnlocking, self::DashDisagrees, self::NoSpringBack,
             self::EndOfThread, self::Wobbles, self::AgainAndAgain, self::Drags => false,
         };
     }

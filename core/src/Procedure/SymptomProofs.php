@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace VividPull\Core\Procedure;
 
 /**
- * What a machine was brought in with is tried again before it is called fit: play inside its band is no proof that what felt wrong is gone.
- * Common practice, no source.
+ * What a machine was brought in with is tried again before it is called fit: play inside its band is no proof that what
+ * felt wrong is gone. Common practice, no source.
  */
 final readonly class SymptomProofs
 {
@@ -51,7 +51,12 @@ final readonly class SymptomProofs
         // What would hurt somebody is never left, and never taken as gone unseen.
         $more = $stops ? [] : [Proof::LEFT => 'Still there, left so', Proof::NOT_HERE => 'Cannot be tried here'];
 
-        return Proof::choice(self::key($symptom), 'Brought in for: '.lcfirst($symptom->words()).'. Gone?', ['gone' => 'Gone', 'still' => 'Still there'] + $more,
-            ['gone', ...array_keys($more)], $stops ? 'Wheels blocked or off the ground, nobody in front, a hand at the switch.' : null)->running();
+        return Proof::choice(
+            self::key($symptom),
+            'Brought in for: '.lcfirst($symptom->words()).'. Gone?',
+            ['gone' => 'Gone', 'still' => 'Still there'] + $more,
+            ['gone', ...array_keys($more)],
+            $stops ? 'Wheels blocked or off the ground, nobody in front, a hand at the switch.' : null,
+        )->running();
     }
 }

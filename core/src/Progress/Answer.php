@@ -16,7 +16,10 @@ final readonly class Answer
     private const EMPTY = ['the', 'one', 'not'];
 
     /** Words of the wire that are words of the workshop as well. */
-    private const PLAIN = ['ok', 'yes', 'no', 'noted', 'fault', 'left', 'mended', 'right', 'misread', 'leave', 'unseen', 'marked', 'seized', 'cold', 'hot', 'cold stand', 'hot stand', 'ground', 'stand'];
+    private const PLAIN = [
+        'ok', 'yes', 'no', 'noted', 'fault', 'left', 'mended', 'right', 'misread', 'leave', 'unseen', 'marked',
+        'seized', 'cold', 'hot', 'cold stand', 'hot stand', 'ground', 'stand',
+    ];
 
     /** @param  array<string, mixed>  $body  of the entry, as it goes over the wire */
     public function __construct(
@@ -44,7 +47,10 @@ final readonly class Answer
         $words = explode(' ', mb_strtolower($this->label));
         for ($many = 1; $many <= count($words); $many++) {
             $typed = rtrim(implode(' ', array_slice($words, 0, $many)), ',:');
-            $alike = array_filter($all, static fn (self $one): bool => str_starts_with(mb_strtolower($one->label), $typed));
+            $alike = array_filter(
+                $all,
+                static fn (self $one): bool => str_starts_with(mb_strtolower($one->label), $typed),
+            );
             if (mb_strlen($typed) >= self::LEAST && ! in_array($typed, self::EMPTY, true) && count($alike) === 1) {
                 return $typed;
             }

@@ -30,10 +30,18 @@ use VividPull\Core\Spec\OutcomeTable;
 use VividPull\Core\Spec\OutcomeWord;
 use VividPull\Core\Spec\Spec;
 
-/** What a stage asks beside readings of play: questions as found, settings tried, things measured, put right and replaced. */
+/**
+ * What a stage asks beside readings of play: questions as found, settings tried, things measured, put right and
+ * replaced.
+ */
 final readonly class BesideItems
 {
-    public function __construct(private Spec $spec, private Run $run, private Facts $facts, private Judgement $judgement) {}
+    public function __construct(
+        private Spec $spec,
+        private Run $run,
+        private Facts $facts,
+        private Judgement $judgement,
+    ) {}
 
     /** @return list<StageItem> before anything is changed */
     public function asFound(): array
@@ -41,7 +49,12 @@ final readonly class BesideItems
         $items = [];
         foreach ($this->judgement->table?->table->telling() ?? [] as $setting) {
             $saw = $setting->sees[$this->judgement->table?->found[$setting->key] ?? ''] ?? null;
-            $items[] = $this->outcome('found:outcome', $setting, $saw, ($saw !== null && ! $saw->provesNothing) || $this->facts->readings->isChanged());
+            $items[] = $this->outcome(
+                'found:outcome',
+                $setting,
+                $saw,
+                ($saw !== null && ! $saw->provesNothing) || $this->facts->readings->isChanged(),
+            );
         }
         $isUnfit = false;
         foreach ($this->foundProofs() as $proof) {
@@ -51,8 +64,17 @@ final readonly class BesideItems
         }
         foreach ($this->judgement->measures as $state) {
             if ($state->measure->asFound) {
-                $said = $state->before === null ? null : self::figure($state, $state->before->mean).' · '.($this->facts->readings->isChanged() ? 'as found' : $state->verdict->sentence);
-                $items[] = $this->measure("found:measure:{$state->measure->key->value}", $state, ($state->before->count ?? 0) >= $state->measure->runs || $this->facts->readings->isChanged(), false, $said);
+                $said = $state->before === null
+                    ? null
+                    : self::figure($state, $state->before->mean).' · '
+                        .($this->facts->readings->isChanged() ? 'as found' : $state->verdict->sentence);
+                $items[] = $this->measure(
+                    "found:measure:{$state->measure->key->value}",
+                    $state,
+                    ($state->before->count ?? 0) >= $state->measure->runs || $this->facts->readings->isChanged(),
+                    false,
+                    $said,
+                );
             }
         }
 
@@ -63,7 +85,14 @@ final readonly class BesideItems
     public function isFoundRight(): bool
     {
         $table = $this->judgement->table;
-        if ($table === null || $table->isAnyWrong() || array_filter($table->table->telling(), static fn (OutcomeSetting $one): bool => ($table->found[$one->key] ?? null) !== $one->wants) !== []) {
+        if (
+            $table === null
+            || $table->isAnyWrong()
+            || array_filter(
+                $table->table->telling(),
+                static fn (OutcomeSetting $one): bool => ($table->found[$one->key] ?? null) !== $one->wants,
+            ) !== []
+        ) {
             return false;
         }
         foreach ($this->spec->proofs($this->run) as $proof) {
@@ -93,7 +122,18 @@ final readonly class BesideItems
         $advice = TablePlanner::advise($this->spec, $table, $this->run, $this->facts);
         $set = $table->isSet() && $advice->kind !== TableAdviceKind::Move;
 
-        return [...$items, new StageItem('in_band', ItemKind::InBand, 'Bring every setting right', new ItemState($set || $this->facts->chosen->byChoice !== null, said: $set ? 'Every setting tried does what it should' : $advice->sentence))];
+        return [
+            ...$items,
+            new StageItem(
+                'in_band',
+                ItemKind::InBand,
+                'Bring every setting right',
+                new ItemState(
+                    $set || $this->facts->chosen->byChoice !== null,
+                    said: $set ? 'Every setting tried does what it should' : $advice->sentence,
+                ),
+            ),
+        ];
     }
 
     /** @return list<StageItem> asked once, where nobody knows which way the arm goes */
@@ -111,20 +151,39 @@ final readonly class BesideItems
         if ($advice->kind !== TableAdviceKind::WhichWay) {
             return [];
         }
-        $answer = static fn (string $word, string $way): Answer => new Answer($word, ucfirst($way), EntryKind::Outcome, ['setting' => $state->table->armKey(), 'saw' => $word]);
+        $answer = static fn (string $word, string $way): Answer => new Answer(
+            $word,
+            ucfirst($way),
+            EntryKind::Outcome,
+            ['setting' => $state->table->armKey(), 'saw' => $word],
+        );
 
-        return [new StageItem(ItemTopic::Arm->value, ItemKind::Answer, "Which way did the {$state->table->arm} go?", ItemState::open(), 'Arm and bracket may move opposite ways: look at the arm.',
-            answers: [$answer('plus', $state->table->plus), $answer('minus', $state->table->minus)])];
+        return [new StageItem(
+            ItemTopic::Arm->value,
+            ItemKind::Answer,
+            "Which way did the {$state->table->arm} go?",
+            ItemState::open(),
+            'Arm and bracket may move opposite ways: look at the arm.',
+            answers: [$answer('plus', $state->table->plus), $answer('minus', $state->table->minus)],
+        )];
     }
 
-    /** Look before loosening: asked where something is wrong, nothing was moved, and nobody knows which way the bracket carries the arm. */
+    /**
+     * Look before loosening: asked where something is wrong, nothing was moved, and nobody knows which way the bracket
+     * carries the arm.
+     */
     private function look(OutcomeTable $table): ?StageItem
     {
         $isKnown = array_filter($table->movers, static fn (Mover $one): bool => $one->sign === null) === [];
         $telling = $table->telling();
         usort($telling, static fn (OutcomeSetting $one, OutcomeSetting $other): int => $one->at <=> $other->at);
         [$low, $high] = [$telling[0], $telling[count($telling) - 1]];
-        if ($isKnown || $this->facts->readings->moves !== [] || $this->judgement->table?->isAnyWrong() !== true || $low->at >= $high->at) {
+        if (
+            $isKnown
+            || $this->facts->readings->moves !== []
+            || $this->judgement->table?->isAnyWrong() !== true
+            || $low->at >= $high->at
+        ) {
             return null;
         }
         foreach ($this->facts->observations->outcomes as $seen) {
@@ -133,9 +192,23 @@ final readonly class BesideItems
             }
         }
 
-        return new StageItem(ItemTopic::Look->value, ItemKind::Answer, "Draw the lever slowly from {$high->label} to {$low->label}: which way does the {$table->arm} go?", ItemState::open(),
-            'Before anything is loosened. It says which way to move the bracket first.', 'Engine off. Hands clear of the arm: its return spring is strong.',
-            array_map(static fn (ArmLook $look): Answer => new Answer($look->value, $look->label(), EntryKind::Outcome, ['setting' => $table->armKey(), 'saw' => $look->value]), ArmLook::cases()));
+        return new StageItem(
+            ItemTopic::Look->value,
+            ItemKind::Answer,
+            "Draw the lever slowly from {$high->label} to {$low->label}: which way does the {$table->arm} go?",
+            ItemState::open(),
+            'Before anything is loosened. It says which way to move the bracket first.',
+            'Engine off. Hands clear of the arm: its return spring is strong.',
+            array_map(
+                static fn (ArmLook $look): Answer => new Answer(
+                    $look->value,
+                    $look->label(),
+                    EntryKind::Outcome,
+                    ['setting' => $table->armKey(), 'saw' => $look->value],
+                ),
+                ArmLook::cases(),
+            ),
+        );
     }
 
     /**
@@ -146,17 +219,40 @@ final readonly class BesideItems
      */
     public function putRight(bool $finer): array
     {
-        $failing = array_filter([...$this->foundProofs(), ...SymptomProofs::of($this->facts->observations->symptoms)], fn (Proof $proof): bool => ($answer = $this->facts->answers->checks[$proof->key] ?? null) !== null && ! $proof->passes($answer->answer));
-        $said = implode(' ', array_map(static fn (Proof $proof): string => SymptomProofs::isOne($proof) ? SymptomProofs::stillThere($proof) : 'Failed: '.lcfirst(rtrim($proof->question, '?')).'.', $failing));
+        $failing = array_filter(
+            [...$this->foundProofs(), ...SymptomProofs::of($this->facts->observations->symptoms)],
+            fn (Proof $proof): bool => ($answer = $this->facts->answers->checks[$proof->key] ?? null) !== null
+                && ! $proof->passes($answer->answer),
+        );
+        $said = implode(
+            ' ',
+            array_map(
+                static fn (Proof $proof): string => SymptomProofs::isOne($proof)
+                    ? SymptomProofs::stillThere($proof)
+                    : 'Failed: '.lcfirst(rtrim($proof->question, '?')).'.',
+                $failing,
+            ),
+        );
         $evidence = $finer ? null : ProofEvidence::of($this->spec, $this->run, $this->facts);
-        $isProved = $evidence !== null && $evidence->failed !== [] && ($failing !== [] || $evidence->isUnsafe() || $this->isAllAnswered());
+        $isProved = $evidence !== null
+            && $evidence->failed !== []
+            && ($failing !== [] || $evidence->isUnsafe() || $this->isAllAnswered());
         if ($failing === [] && ! $isProved && $this->facts->observations->putRight === []) {
             return [];
         }
         $done = ! $isProved && ($failing === [] || $finer);
         $last = $this->facts->observations->putRight[count($this->facts->observations->putRight) - 1] ?? null;
 
-        return [new StageItem('put_right', ItemKind::InBand, 'Put right what failed', new ItemState($done, said: $done ? $last?->cure->label() : ($isProved ? $evidence->whyNoSetting() : $said), stamp: $done ? $last?->stamp : null))];
+        return [new StageItem(
+            'put_right',
+            ItemKind::InBand,
+            'Put right what failed',
+            new ItemState(
+                $done,
+                said: $done ? $last?->cure->label() : ($isProved ? $evidence->whyNoSetting() : $said),
+                stamp: $done ? $last?->stamp : null,
+            ),
+        )];
     }
 
     /** What is left to try is tried first, where it is safe: it may say which way. */
@@ -179,7 +275,13 @@ final readonly class BesideItems
         $items = [];
         foreach ($this->judgement->table->table->settings ?? [] as $setting) {
             $saw = $setting->sees[$this->judgement->table?->now[$setting->key] ?? ''] ?? null;
-            $items[] = $this->outcome('outcome', $setting, $saw, $this->judgement->table?->isRight($setting) === true, $this->judgement->table?->isWrong($setting) === true);
+            $items[] = $this->outcome(
+                'outcome',
+                $setting,
+                $saw,
+                $this->judgement->table?->isRight($setting) === true,
+                $this->judgement->table?->isWrong($setting) === true,
+            );
         }
 
         return $items;
@@ -189,9 +291,18 @@ final readonly class BesideItems
     public function measured(Running $running): array
     {
         $items = [];
-        foreach (array_filter($this->judgement->measures, static fn (MeasureState $state): bool => $state->measure->running === $running) as $state) {
+        foreach (array_filter(
+            $this->judgement->measures,
+            static fn (MeasureState $state): bool => $state->measure->running === $running,
+        ) as $state) {
             $inside = $state->isWhole() && $state->verdict->is(VerdictKind::Inside);
-            $items[] = $this->measure("measure:{$state->measure->key->value}", $state, $inside, $state->verdict->kind->isOutside(), $this->said($state));
+            $items[] = $this->measure(
+                "measure:{$state->measure->key->value}",
+                $state,
+                $inside,
+                $state->verdict->kind->isOutside(),
+                $this->said($state),
+            );
         }
 
         return $items;
@@ -205,15 +316,36 @@ final readonly class BesideItems
             return [];
         }
         // One that does not fit is not drawn through: another is compared first.
-        $again = ! $under->isOver && CableMatching::of($this->spec, $this->run, $this->facts, $this->judgement)?->verdict === MatchVerdict::DoesNotFit;
-        $items = array_map(fn (GuideStep $step): StageItem => $this->replacementStep($step, $under->isDone($step) && ! ($again && $step->key === Replacement::COMPARE), $under->isPassed($step)), $under->steps);
+        $again = ! $under->isOver
+            && CableMatching::of(
+                $this->spec,
+                $this->run,
+                $this->facts,
+                $this->judgement,
+            )?->verdict === MatchVerdict::DoesNotFit;
+        $items = array_map(
+            fn (GuideStep $step): StageItem => $this->replacementStep(
+                $step,
+                $under->isDone($step) && ! ($again && $step->key === Replacement::COMPARE),
+                $under->isPassed($step),
+            ),
+            $under->steps,
+        );
         if ($again) {
             // Nothing else goes on before another was laid beside the old one.
-            usort($items, static fn (StageItem $one, StageItem $other): int => ($one->kind !== ItemKind::Compare) <=> ($other->kind !== ItemKind::Compare));
+            usort(
+                $items,
+                static fn (StageItem $one, StageItem $other): int => ($one->kind !== ItemKind::Compare) <=> ($other->kind !== ItemKind::Compare),
+            );
         }
-        $items[] = new StageItem('replace:fitted', ItemKind::Answer, 'Write down the cable that was fitted', new ItemState($under->isOver, said: $under->isOver ? 'Fitted' : null),
+        $items[] = new StageItem(
+            'replace:fitted',
+            ItemKind::Answer,
+            'Write down the cable that was fitted',
+            new ItemState($under->isOver, said: $under->isOver ? 'Fitted' : null),
             'Its number and where it came from, so that the next one fits too.',
-            answers: [new Answer('ok', 'It is fitted', EntryKind::Part, ['part' => 'cable'], AnswerTone::Right, true)]);
+            answers: [new Answer('ok', 'It is fitted', EntryKind::Part, ['part' => 'cable'], AnswerTone::Right, true)],
+        );
 
         return $items;
     }
@@ -227,11 +359,28 @@ final readonly class BesideItems
         };
 
         $answers = $kind === ItemKind::Compare ? [] : [
-            new Answer('ok', 'Done', EntryKind::Replacing, ['key' => $step->key], AnswerTone::Right, $kind === ItemKind::Photo && $this->facts->observations->photos === []),
-            ...($step->mayBePassed ? [new Answer('not_here', 'Not here', EntryKind::Replacing, ['key' => $step->key, 'not_here' => true])] : []),
+            new Answer(
+                'ok',
+                'Done',
+                EntryKind::Replacing,
+                ['key' => $step->key],
+                AnswerTone::Right,
+                $kind === ItemKind::Photo && $this->facts->observations->photos === [],
+            ),
+            ...($step->mayBePassed
+                ? [new Answer('not_here', 'Not here', EntryKind::Replacing, ['key' => $step->key, 'not_here' => true])]
+                : []),
         ];
 
-        return new StageItem("replace:{$step->key}", $kind, $step->label, new ItemState($done, said: $done ? ($passed ? 'Not here' : 'Done') : null), $this->tools($step), $step->caution, $answers);
+        return new StageItem(
+            "replace:{$step->key}",
+            $kind,
+            $step->label,
+            new ItemState($done, said: $done ? ($passed ? 'Not here' : 'Done') : null),
+            $this->tools($step),
+            $step->caution,
+            $answers,
+        );
     }
 
     /** What the step wants in the hand: as the book has it, or what the adjusters of this cable are turned with. */
@@ -240,47 +389,115 @@ final readonly class BesideItems
         $tools = $this->spec->book->tools[$step->key] ?? null;
         if ($tools === null && $step->key === Replacement::SLACK) {
             $cable = $this->facts->observations->replacing?->cable;
-            $of = array_filter($this->run->adjusters(), fn (Adjuster $one): bool => $one->access()->tools !== 'none' && ($cable === null || $this->run->cableOf($one->id())?->id === $cable));
-            $tools = $of === [] ? null : implode('; ', array_map(static fn (Adjuster $one): string => "{$one->name()}: {$one->access()->tools}", array_values($of)));
+            $of = array_filter(
+                $this->run->adjusters(),
+                fn (Adjuster $one): bool => $one->access()->tools !== 'none'
+                    && ($cable === null || $this->run->cableOf($one->id())?->id === $cable),
+            );
+            $tools = $of === []
+                ? null
+                : implode(
+                    '; ',
+                    array_map(
+                        static fn (Adjuster $one): string => "{$one->name()}: {$one->access()->tools}",
+                        array_values($of),
+                    ),
+                );
         }
 
         return $tools === null ? null : "Tools: {$tools}.";
     }
 
-    private function outcome(string $key, OutcomeSetting $setting, ?OutcomeWord $saw, bool $done, bool $failed = false): StageItem
-    {
-        $answers = array_values(array_map(static fn (OutcomeWord $word): Answer => new Answer($word->key, $word->label, EntryKind::Outcome, ['setting' => $setting->key, 'saw' => $word->key],
-            $word->provesNothing ? AnswerTone::Plain : ($word->key === $setting->wants ? AnswerTone::Right : AnswerTone::Wrong)), $setting->sees));
+    private function outcome(
+        string $key,
+        OutcomeSetting $setting,
+        ?OutcomeWord $saw,
+        bool $done,
+        bool $failed = false,
+    ): StageItem {
+        $answers = array_values(array_map(
+            static fn (OutcomeWord $word): Answer => new Answer(
+                $word->key,
+                $word->label,
+                EntryKind::Outcome,
+                ['setting' => $setting->key, 'saw' => $word->key],
+                $word->provesNothing
+                    ? AnswerTone::Plain
+                    : ($word->key === $setting->wants ? AnswerTone::Right : AnswerTone::Wrong),
+            ),
+            $setting->sees,
+        ));
 
-        return new StageItem("{$key}:{$setting->key}", ItemKind::Answer, "{$setting->label}: what did it do?", new ItemState($done, $failed, $saw?->label), 'It should: '.lcfirst($setting->wanted()->label).'.', Families::of($this->spec->family)->tryingCaution(), $answers);
+        return new StageItem(
+            "{$key}:{$setting->key}",
+            ItemKind::Answer,
+            "{$setting->label}: what did it do?",
+            new ItemState($done, $failed, $saw?->label),
+            'It should: '.lcfirst($setting->wanted()->label).'.',
+            Families::of($this->spec->family)->tryingCaution(),
+            $answers,
+        );
     }
 
-    /** @param  bool  $isSpared  what was found before it makes the machine unfit to be run once more, only to see how it was */
+    /**
+     * @param  bool  $isSpared  what was found before it makes the machine unfit to be run once more, only to see how it
+     *     was
+     */
     private function found(Proof $proof, ?Checked $given, bool $isSpared): StageItem
     {
         $answers = [];
         foreach ($proof->answers->words as $word => $label) {
-            $answers[] = new Answer($word, $label, EntryKind::Check, ['key' => $proof->key, 'answer' => $word], $proof->asksWhy($word) ? AnswerTone::Plain : ($proof->passes($word) ? AnswerTone::Right : AnswerTone::Wrong), $proof->asksWhy($word), $proof->asksWhy($word) ? 'Why not?' : null);
+            $answers[] = new Answer(
+                $word,
+                $label,
+                EntryKind::Check,
+                ['key' => $proof->key, 'answer' => $word],
+                $proof->asksWhy($word)
+                    ? AnswerTone::Plain
+                    : ($proof->passes($word) ? AnswerTone::Right : AnswerTone::Wrong),
+                $proof->asksWhy($word),
+                $proof->asksWhy($word) ? 'Why not?' : null,
+            );
         }
 
-        return new StageItem("found:{$proof->key}", ItemKind::Answer, $proof->question, new ItemState($given !== null || $isSpared || $this->facts->readings->isChanged(), said: match (true) {
-            $given !== null => $proof->answers->words[$given->answer] ?? $given->answer,
-            $isSpared => 'Not tried: it was not fit to be run',
-            default => null,
-        }, stamp: $given?->stamp), caution: $proof->caution, answers: $answers);
+        return new StageItem(
+            "found:{$proof->key}",
+            ItemKind::Answer,
+            $proof->question,
+            new ItemState(
+                $given !== null || $isSpared || $this->facts->readings->isChanged(),
+                said: match (true) {
+                    $given !== null => $proof->answers->words[$given->answer]
+                        ?? $given->answer, $isSpared => 'Not tried: it was not fit to be run', default => null,
+                },
+                stamp: $given?->stamp,
+            ),
+            caution: $proof->caution,
+            answers: $answers,
+        );
     }
 
     private function measure(string $key, MeasureState $state, bool $done, bool $failed, ?string $said): StageItem
     {
         $what = $state->measure->key;
 
-        return new StageItem($key, ItemKind::Measure, $what->label(), new ItemState($done, $failed, $said), $what->howTo(), $state->measure->caution, subject: new ItemSubject(measure: $what));
+        return new StageItem(
+            $key,
+            ItemKind::Measure,
+            $what->label(),
+            new ItemState($done, $failed, $said),
+            $what->howTo(),
+            $state->measure->caution,
+            subject: new ItemSubject(measure: $what),
+        );
     }
 
     private function said(MeasureState $state): ?string
     {
         return $state->found === null ? null : self::figure($state, $state->found->mean).' · '
-            .($state->isWhole() || $state->verdict->kind->isOutside() ? $state->verdict->sentence.($state->verdict->advice === null ? '' : ". {$state->verdict->advice}") : count($state->values)." of {$state->measure->runs}");
+            .($state->isWhole() || $state->verdict->kind->isOutside()
+                ? $state->verdict->sentence.($state->verdict->advice === null ? '' : ". {$state->verdict->advice}")
+                : count($state->values)." of {$state->measure->runs}");
     }
 
     private static function figure(MeasureState $state, float $value): string
@@ -291,6 +508,9 @@ final readonly class BesideItems
     /** @return list<Proof> */
     private function foundProofs(): array
     {
-        return array_values(array_filter($this->spec->proofs($this->run), static fn (Proof $proof): bool => $proof->asFound));
+        return array_values(array_filter(
+            $this->spec->proofs($this->run),
+            static fn (Proof $proof): bool => $proof->asFound,
+        ));
     }
 }

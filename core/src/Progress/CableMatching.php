@@ -24,8 +24,12 @@ final readonly class CableMatching
 {
     private float $ratio;
 
-    private function __construct(private Spec $spec, private Run $run, private Facts $facts, private Judgement $judgement)
-    {
+    private function __construct(
+        private Spec $spec,
+        private Run $run,
+        private Facts $facts,
+        private Judgement $judgement,
+    ) {
         // What this job's own readings taught of the ratio counts, not only what it began with.
         $this->ratio = $spec->aim === null ? 1.0 : exp(Learning::believe($spec, $run, $facts)->play->taught()->ln);
     }
@@ -39,7 +43,12 @@ final readonly class CableMatching
         }
         [$second, $ofSecond] = [$run->second(), $spec->ofSecond()];
         if ($second !== null && $ofSecond !== null && $facts->second !== null && self::isSecond($run, $under->cable)) {
-            return (new self($ofSecond, $second, $facts->second, Judging::judge($ofSecond, $second, $facts->second)))->match($under->sizes);
+            return (new self(
+                $ofSecond,
+                $second,
+                $facts->second,
+                Judging::judge($ofSecond, $second, $facts->second),
+            ))->match($under->sizes);
         }
 
         return (new self($spec, $run, $facts, $judgement))->match($under->sizes);
@@ -53,7 +62,10 @@ final readonly class CableMatching
 
     private static function isSecond(Run $run, ?string $cable): bool
     {
-        return array_filter($run->cables, static fn (Cable $one): bool => $one->id === $cable && $one->pulls->isSecond()) !== [];
+        return array_filter(
+            $run->cables,
+            static fn (Cable $one): bool => $one->id === $cable && $one->pulls->isSecond(),
+        ) !== [];
     }
 
     /** @return array<string, Steps> where each adjuster lands, by adjuster; none where that is not known */
@@ -66,18 +78,34 @@ final readonly class CableMatching
     {
         $takeUp = TakeUp::of($this->run);
         $band = $this->spec->aim->band ?? SpecBand::between(0.0, null);
-        $target = ($this->spec->aim === null ? null : Planner::target($this->spec, $this->facts, $band)) ?? $band->floor() + 1.0;
+        $target = ($this->spec->aim === null ? null : Planner::target($this->spec, $this->facts, $band))
+            ?? $band->floor() + 1.0;
 
-        return CableMatch::of($sizes, $this->oldSlackIn($takeUp), $takeUp->unmeasured($this->facts->adjusters->home), $takeUp->whole, $takeUp->healthy, $takeUp->stretch,
-            $band->floor() / $this->ratio, $band->high === null ? null : $band->high / $this->ratio, $target / $this->ratio);
+        return CableMatch::of(
+            $sizes,
+            $this->oldSlackIn($takeUp),
+            $takeUp->unmeasured($this->facts->adjusters->home),
+            $takeUp->whole,
+            $takeUp->healthy,
+            $takeUp->stretch,
+            $band->floor() / $this->ratio,
+            $band->high === null ? null : $band->high / $this->ratio,
+            $target / $this->ratio,
+        );
     }
 
-    /** @return array{float, float}|null what the old cable had with every adjuster at its slackest; null where none was read as found */
+    /**
+     * @return array{float, float}|null what the old cable had with every adjuster at its slackest; null where none was
+     *     read as found
+     */
     private function oldSlackIn(TakeUp $takeUp): ?array
     {
         $found = $this->judgement->foundGroup;
 
-        return $found === null || $found->isTaut() || $this->spec->aim === null || ! $found->isAt($this->spec->aim->point)
+        return $found === null
+            || $found->isTaut()
+            || $this->spec->aim === null
+            || ! $found->isAt($this->spec->aim->point)
             ? null
             : $takeUp->slackIn($found->found->mean / $this->ratio, $this->facts->adjusters->home);
     }

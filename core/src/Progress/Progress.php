@@ -16,7 +16,8 @@ final readonly class Progress
      * @param  list<string>  $blocksFit  what stands in the way of closing as fit, a sentence each
      * @param  list<string>  $blocksByChoice
      * @param  list<string>  $blocksTagged
-     * @param  list<string>  $waits  keys of what is asked after all else: what runs the machine while that failed at rest, what is tried while a pose was read outside
+     * @param  list<string>  $waits  keys of what is asked after all else: what runs the machine while that failed at
+     *     rest, what is tried while a pose was read outside
      */
     public function __construct(
         public JobStage $stage,
@@ -29,7 +30,10 @@ final readonly class Progress
         public array $waits = [],
     ) {}
 
-    /** The first thing missing in the current stage; what was answered badly comes after what was not answered at all, and what has to wait comes last. */
+    /**
+     * The first thing missing in the current stage; what was answered badly comes after what was not answered at all,
+     * and what has to wait comes last.
+     */
     public function asks(): ?StageItem
     {
         $failed = $waiting = null;
@@ -55,8 +59,12 @@ final readonly class Progress
         if (! in_array($stage, [JobStage::MakeSafe, JobStage::LookOver], true)) {
             return [];
         }
-        $lines = array_values(array_filter($this->items[$stage->value] ?? [], static fn (StageItem $item): bool => ! $item->done && ! $item->failed
-            && in_array($item->answers[0]->kind ?? null, [EntryKind::Confirmed, EntryKind::Inspected], true)));
+        $lines = array_values(array_filter(
+            $this->items[$stage->value] ?? [],
+            static fn (StageItem $item): bool => ! $item->done
+                && ! $item->failed
+                && in_array($item->answers[0]->kind ?? null, [EntryKind::Confirmed, EntryKind::Inspected], true),
+        ));
 
         return count($lines) < 2 ? [] : $lines;
     }

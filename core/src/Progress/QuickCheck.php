@@ -15,8 +15,9 @@ use VividPull\Core\Procedure\Step;
 use VividPull\Core\Spec\Spec;
 
 /**
- * A check: the machine made safe, its play read as it stands, and that signed. It says that play is inside its band, and nothing of what nobody
- * looked at: never *fit for use*. As soon as anything is outside, wrong or moved it is a whole job, with all that was answered so far.
+ * A check: the machine made safe, its play read as it stands, and that signed. It says that play is inside its band,
+ * and nothing of what nobody looked at: never *fit for use*. As soon as anything is outside, wrong or moved it is a
+ * whole job, with all that was answered so far.
  */
 final readonly class QuickCheck
 {
@@ -60,7 +61,8 @@ final readonly class QuickCheck
         foreach ($this->items as $stage => $of) {
             foreach ($of as $item) {
                 if (! $item->done && $item->kind !== ItemKind::SignOff) {
-                    $missing[] = JobStage::from($stage)->title().': '.lcfirst($item->label).($item->said === null ? ' is missing.' : ": {$item->said}.");
+                    $missing[] = JobStage::from($stage)->title().': '.lcfirst($item->label)
+                        .($item->said === null ? ' is missing.' : ": {$item->said}.");
                 }
             }
         }
@@ -69,8 +71,8 @@ final readonly class QuickCheck
     }
 
     /**
-     * Its lines of safety, the state it is in, play in every pose, what is asked of a reading that does not fit, and the signature. Where an
-     * adjuster stands is not asked: nothing is moved.
+     * Its lines of safety, the state it is in, play in every pose, what is asked of a reading that does not fit, and
+     * the signature. Where an adjuster stands is not asked: nothing is moved.
      *
      * @param  array<string, list<StageItem>>  $whole
      * @return array<string, list<StageItem>>
@@ -85,7 +87,9 @@ final readonly class QuickCheck
                 }
                 // Of a reading it is not enough that it was made.
                 $of = $item->isSecond ? $second ?? $judgement : $judgement;
-                $items[$stage->value][] = $stage === JobStage::AsFound && $item->topic() === ItemTopic::Reading ? $item->doneOnlyIf($of->found->is(VerdictKind::Inside)) : $item;
+                $items[$stage->value][] = $stage === JobStage::AsFound && $item->topic() === ItemTopic::Reading
+                    ? $item->doneOnlyIf($of->found->is(VerdictKind::Inside))
+                    : $item;
             }
         }
 
@@ -97,14 +101,20 @@ final readonly class QuickCheck
         return match ($stage) {
             JobStage::MakeSafe => true,
             JobStage::AsFound => $item->topic() !== ItemTopic::Thread,
-            JobStage::Prove => in_array($item->topic(), [ItemTopic::Pose, ItemTopic::Doubt], true) || $item->key === 'wheels_down',
+            JobStage::Prove => in_array($item->topic(), [ItemTopic::Pose, ItemTopic::Doubt], true)
+                || $item->key === 'wheels_down',
             default => $item->kind === ItemKind::SignOff,
         };
     }
 
     /** @param  array<string, list<StageItem>>  $items */
-    private static function over(Spec $spec, Facts $facts, Judgement $judgement, ?Judgement $second, array $items): ?string
-    {
+    private static function over(
+        Spec $spec,
+        Facts $facts,
+        Judgement $judgement,
+        ?Judgement $second,
+        array $items,
+    ): ?string {
         foreach ([$judgement, $second] as $of) {
             foreach ($of === null ? [] : [$of->found, ...array_values($of->poses)] as $verdict) {
                 if ($verdict->kind->isOutside()) {
@@ -112,8 +122,14 @@ final readonly class QuickCheck
                 }
             }
         }
-        $isFailed = array_filter(array_merge(...array_values($items)), static fn (StageItem $item): bool => $item->failed) !== [];
-        $isFault = array_filter($facts->answers->inspected, static fn (Inspected $one): bool => $one->finding === Finding::Fault) !== [];
+        $isFailed = array_filter(
+            array_merge(...array_values($items)),
+            static fn (StageItem $item): bool => $item->failed,
+        ) !== [];
+        $isFault = array_filter(
+            $facts->answers->inspected,
+            static fn (Inspected $one): bool => $one->finding === Finding::Fault,
+        ) !== [];
 
         return match (true) {
             $spec->aim === null => 'No play is read on this control: it is a whole job',
@@ -121,7 +137,9 @@ final readonly class QuickCheck
             $facts->tag !== null => "A tag stands ({$facts->tag->reason}): only a whole job lifts it",
             $facts->observations->symptoms !== [] => 'It was brought in with something that feels wrong: that takes a whole job',
             $facts->chosen->byChoice !== null, $isFailed, $isFault => 'Something is not right: it is a whole job now',
-            $facts->observations->putRight !== [] || $facts->answers->parts !== [] || $facts->observations->replacing !== null => 'More was done than reading: it is a whole job now',
+            $facts->observations->putRight !== []
+                || $facts->answers->parts !== []
+                || $facts->observations->replacing !== null => 'More was done than reading: it is a whole job now',
             $facts->readings->isChanged() => 'Something was moved: it is a whole job now',
             default => null,
         };

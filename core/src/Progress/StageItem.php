@@ -41,7 +41,13 @@ final readonly class StageItem
         public array $answers = [],
         ItemSubject $subject = new ItemSubject,
     ) {
-        [$this->done, $this->failed, $this->said, $this->stamp, $this->mayStay] = [$state->done, $state->failed, $state->said, $state->stamp, $state->mayStay];
+        [$this->done, $this->failed, $this->said, $this->stamp, $this->mayStay] = [
+            $state->done,
+            $state->failed,
+            $state->said,
+            $state->stamp,
+            $state->mayStay,
+        ];
         [$this->about, $this->isSecond, $this->measure] = [$subject->about, $subject->isSecond, $subject->measure];
     }
 
@@ -70,7 +76,15 @@ final readonly class StageItem
 
     private function with(string $key, string $label, bool $done, bool $isSecond, ?string $caution = null): self
     {
-        return new self($key, $this->kind, $label, new ItemState($done, $this->failed, $this->said, $this->stamp, $this->mayStay),
-            $this->detail, $caution ?? $this->caution, $this->answers, new ItemSubject($this->about, $isSecond, $this->measure));
+        return new self(
+            $key,
+            $this->kind,
+            $label,
+            new ItemState($done, $this->failed, $this->said, $this->stamp, $this->mayStay),
+            $this->detail,
+            $caution ?? $this->caution,
+            $this->answers,
+            new ItemSubject($this->about, $isSecond, $this->measure),
+        );
     }
 }

@@ -56,7 +56,15 @@ final readonly class StageItems
 
     private const HAND_FIRST = 'Not before what is tried with the engine off.';
 
-    public function __construct(private Spec $spec, private Run $run, private Facts $facts, private Judgement $judgement, private Advice $advice, private ?Judgement $second = null, private ?Advice $secondAdvice = null) {}
+    public function __construct(
+        private Spec $spec,
+        private Run $run,
+        private Facts $facts,
+        private Judgement $judgement,
+        private Advice $advice,
+        private ?Judgement $second = null,
+        private ?Advice $secondAdvice = null,
+    ) {}
 
     /** @return array<string, list<StageItem>> by stage */
     public function all(): array
@@ -69,9 +77,29 @@ final readonly class StageItems
             JobStage::MakeSafe->value => array_map($this->step(...), $family->makeSafe()),
             JobStage::LookOver->value => $this->lookOver($family, $beside),
             JobStage::AsFound->value => $this->asFound($beside, $heat[JobStage::AsFound->value] ?? []),
-            JobStage::Set->value => [...$this->faults($family), ...$this->guides(), ...$this->doubts(JobStage::Set), ...$heat[JobStage::Set->value] ?? [], ...$this->setting($beside), ...$beside->putRight($this->spec->aim !== null && $this->finer() !== null)],
-            JobStage::Prove->value => [...$this->wheelsDown(), ...$this->doubts(JobStage::Prove), ...$heat[JobStage::Prove->value] ?? [], ...$this->poses($this->judgement), ...$this->ofSecond($this->poses(...)), ...$this->still($family, $beside), ...$this->refitted($family), ...$this->running($family, $beside)],
-            JobStage::Close->value => [...($this->refit()->isAsked() ? [] : $this->coversBack()), ...array_map($this->step(...), $family->closing()), $this->signOff()],
+            JobStage::Set->value => [
+                ...$this->faults($family),
+                ...$this->guides(),
+                ...$this->doubts(JobStage::Set),
+                ...$heat[JobStage::Set->value] ?? [],
+                ...$this->setting($beside),
+                ...$beside->putRight($this->spec->aim !== null && $this->finer() !== null),
+            ],
+            JobStage::Prove->value => [
+                ...$this->wheelsDown(),
+                ...$this->doubts(JobStage::Prove),
+                ...$heat[JobStage::Prove->value] ?? [],
+                ...$this->poses($this->judgement),
+                ...$this->ofSecond($this->poses(...)),
+                ...$this->still($family, $beside),
+                ...$this->refitted($family),
+                ...$this->running($family, $beside),
+            ],
+            JobStage::Close->value => [
+                ...($this->refit()->isAsked() ? [] : $this->coversBack()),
+                ...array_map($this->step(...), $family->closing()),
+                $this->signOff(),
+            ],
         ];
     }
 
@@ -81,7 +109,10 @@ final readonly class StageItems
         $family = Families::of($this->spec->family);
         $beside = new BesideItems($this->spec, $this->run, $this->facts, $this->judgement);
 
-        return array_map(static fn (StageItem $item): string => $item->key, [...$this->proofs(Running::Open), ...$this->running($family, $beside)]);
+        return array_map(
+            static fn (StageItem $item): string => $item->key,
+            [...$this->proofs(Running::Open), ...$this->running($family, $beside)],
+        );
     }
 
     /**
@@ -98,8 +129,8 @@ final readonly class StageItems
     }
 
     /**
-     * Where play is read, everything is noted before it. Where settings are tried, they come first: where each does what it should, nobody
-     * opens a cover to see how an adjuster stands.
+     * Where play is read, everything is noted before it. Where settings are tried, they come first: where each does
+     * what it should, nobody opens a cover to see how an adjuster stands.
      *
      * @param  list<StageItem>  $heat
      * @return list<StageItem>
@@ -109,16 +140,30 @@ final readonly class StageItems
         $found = $beside->asFound();
         $gated = $this->gatedFaults();
         if ($this->spec->aim !== null) {
-            return [...$gated, ...($this->spec->isStateAsked() ? [$this->condition()] : []), ...$this->threads(), ...$this->doubts(JobStage::AsFound), ...$heat, ...$this->foundReadings(), ...$found];
+            return [
+                ...$gated,
+                ...($this->spec->isStateAsked() ? [$this->condition()] : []),
+                ...$this->threads(),
+                ...$this->doubts(JobStage::AsFound),
+                ...$heat,
+                ...$this->foundReadings(),
+                ...$found,
+            ];
         }
 
-        return [...$gated, ...$found, ...($this->facts->readings->moves === [] && $beside->isFoundRight() ? [] : $this->threads())];
+        return [
+            ...$gated,
+            ...$found,
+            ...($this->facts->readings->moves === [] && $beside->isFoundRight() ? [] : $this->threads()),
+        ];
     }
 
     /** @return list<StageItem> */
     private function foundReadings(): array
     {
-        return $this->spec->aim === null ? [] : [$this->foundReading($this->judgement), ...$this->ofSecond($this->foundReading(...))];
+        return $this->spec->aim === null
+            ? []
+            : [$this->foundReading($this->judgement), ...$this->ofSecond($this->foundReading(...))];
     }
 
     /**
@@ -129,7 +174,16 @@ final readonly class StageItems
     private function setting(BesideItems $beside): array
     {
         return $this->spec->aim === null ? [...$beside->whichWay(), ...$this->locks(), ...$beside->tried()]
-            : [...$this->inBands(), ...$this->broughtHome(), ...$this->locks(), ...$this->guides(true), ...$this->readAgain($this->judgement), ...$this->ofSecond($this->readAgain(...)), ...$beside->whichWay(), ...$beside->tried()];
+            : [
+                ...$this->inBands(),
+                ...$this->broughtHome(),
+                ...$this->locks(),
+                ...$this->guides(true),
+                ...$this->readAgain($this->judgement),
+                ...$this->ofSecond($this->readAgain(...)),
+                ...$beside->whichWay(),
+                ...$beside->tried(),
+            ];
     }
 
     /**
@@ -145,20 +199,32 @@ final readonly class StageItems
         }
         $items = $ask($this->second);
 
-        return array_map(fn (StageItem $item): StageItem => $item->ofSecond($this->run->secondPulls()?->label() ?? ''), is_array($items) ? $items : [$items]);
+        return array_map(
+            fn (StageItem $item): StageItem => $item->ofSecond($this->run->secondPulls()?->label() ?? ''),
+            is_array($items) ? $items : [$items],
+        );
     }
 
-    /** Where another figure is asked for next, play is read three times first: the next reading would be taken for the other's. */
+    /**
+     * Where another figure is asked for next, play is read three times first: the next reading would be taken for the
+     * other's.
+     */
     private function isWhole(?ReadingGroup $group): bool
     {
-        $alone = $this->second === null && array_filter($this->judgement->measures, static fn (MeasureState $one): bool => $one->measure->asFound) === [];
+        $alone = $this->second === null
+            && array_filter(
+                $this->judgement->measures,
+                static fn (MeasureState $one): bool => $one->measure->asFound,
+            ) === [];
 
         return $alone || ($group->found->count ?? 0) >= self::WHOLE_GROUP;
     }
 
     private function pointOf(Judgement $judgement): ReadingPoint
     {
-        return $judgement === $this->second ? ($this->run->secondPulls()?->point() ?? $this->spec->play()->point) : $this->spec->play()->point;
+        return $judgement === $this->second
+            ? ($this->run->secondPulls()?->point() ?? $this->spec->play()->point)
+            : $this->spec->play()->point;
     }
 
     /** @return list<StageItem> the second cable first where the spec says so */
@@ -190,11 +256,27 @@ final readonly class StageItems
         $answer = static fn (Finding $finding): array => ['key' => $inspection->key, 'finding' => $finding->value];
         $failed = $found?->finding === Finding::Fault && $inspection->gate !== null;
 
-        return $this->answered($inspection->key, $inspection->label, $found, $said, $failed, $inspection->lookFor, null, [
-            new Answer('ok', 'Sound', EntryKind::Inspected, $answer(Finding::Sound), AnswerTone::Right),
-            new Answer('noted', 'Worn, noted', EntryKind::Inspected, $answer(Finding::Noted), AnswerTone::Plain, true),
-            new Answer('fault', 'Fault', EntryKind::Inspected, $answer(Finding::Fault), AnswerTone::Wrong, true),
-        ]);
+        return $this->answered(
+            $inspection->key,
+            $inspection->label,
+            $found,
+            $said,
+            $failed,
+            $inspection->lookFor,
+            null,
+            [
+                new Answer('ok', 'Sound', EntryKind::Inspected, $answer(Finding::Sound), AnswerTone::Right),
+                new Answer(
+                    'noted',
+                    'Worn, noted',
+                    EntryKind::Inspected,
+                    $answer(Finding::Noted),
+                    AnswerTone::Plain,
+                    true,
+                ),
+                new Answer('fault', 'Fault', EntryKind::Inspected, $answer(Finding::Fault), AnswerTone::Wrong, true),
+            ],
+        );
     }
 
     private function condition(): StageItem
@@ -207,19 +289,36 @@ final readonly class StageItems
             foreach ($conditions->wheels !== null ? Wheels::cases() : [null] as $wheels) {
                 $fits = $conditions->objection($engine, $wheels) === null;
                 $toSetBy = $conditions->areProvisional($engine, $wheels);
-                $answers[] = new Answer(self::stateWord($engine, $wheels), Conditions::say($engine, $wheels).($toSetBy ? ', to set by' : ''), EntryKind::Condition,
-                    array_filter(['engine' => $engine?->value, 'wheels' => $wheels?->value]), $fits || $toSetBy ? AnswerTone::Right : AnswerTone::Plain);
+                $answers[] = new Answer(
+                    self::stateWord($engine, $wheels),
+                    Conditions::say($engine, $wheels).($toSetBy ? ', to set by' : ''),
+                    EntryKind::Condition,
+                    array_filter(['engine' => $engine?->value, 'wheels' => $wheels?->value]),
+                    $fits || $toSetBy ? AnswerTone::Right : AnswerTone::Plain,
+                );
             }
         }
 
         // Of one visit: another control may have asked for the heat alone.
-        $isSaid = $noted !== null && ($noted->engine !== null || ! $isHeatAsked) && ($noted->wheels !== null || $conditions->wheels === null);
+        $isSaid = $noted !== null
+            && ($noted->engine !== null || ! $isHeatAsked)
+            && ($noted->wheels !== null || $conditions->wheels === null);
 
-        return $this->answered('condition', $isHeatAsked ? 'How does it stand?' : 'On its wheels, or on a stand?', $isSaid ? $noted : null, $noted?->label(), false, $this->conditionWanted(), null, $answers);
+        return $this->answered(
+            'condition',
+            $isHeatAsked ? 'How does it stand?' : 'On its wheels, or on a stand?',
+            $isSaid ? $noted : null,
+            $noted?->label(),
+            false,
+            $this->conditionWanted(),
+            null,
+            $answers,
+        );
     }
 
     /**
-     * What was run is hotter than it was said to be: that is asked again where play is to be read after it, and a figure of play knows heat.
+     * What was run is hotter than it was said to be: that is asked again where play is to be read after it, and a
+     * figure of play knows heat.
      *
      * @return array<string, list<StageItem>> in the first stage that reads, by that
      */
@@ -232,7 +331,14 @@ final readonly class StageItems
             if (array_filter($this->readIn($stage), static fn (StageItem $item): bool => ! $item->done) !== []) {
                 $asked = $this->condition();
 
-                return [$stage->value => [new StageItem("{$asked->key}:ran", $asked->kind, 'It was run since. How does it stand?', ItemState::open(), $asked->detail, answers: $asked->answers)]];
+                return [$stage->value => [new StageItem(
+                    "{$asked->key}:ran",
+                    $asked->kind,
+                    'It was run since. How does it stand?',
+                    ItemState::open(),
+                    $asked->detail,
+                    answers: $asked->answers,
+                )]];
             }
         }
 
@@ -244,7 +350,11 @@ final readonly class StageItems
     {
         return match ($stage) {
             JobStage::AsFound => $this->foundReadings(),
-            JobStage::Set => [...$this->inBands(), ...$this->readAgain($this->judgement), ...$this->ofSecond($this->readAgain(...))],
+            JobStage::Set => [
+                ...$this->inBands(),
+                ...$this->readAgain($this->judgement),
+                ...$this->ofSecond($this->readAgain(...)),
+            ],
             JobStage::Prove => [...$this->poses($this->judgement), ...$this->ofSecond($this->poses(...))],
             default => [],
         };
@@ -262,16 +372,29 @@ final readonly class StageItems
     {
         $conditions = $this->spec->conditions;
         $wanted = array_filter([$conditions->engine?->value, $conditions->wheels?->label()], is_string(...));
-        $onStand = $conditions->wheels === Wheels::OnGround ? ' A reading on a stand is good enough to set by; it is proved on its wheels.' : '';
+        $onStand = $conditions->wheels === Wheels::OnGround
+            ? ' A reading on a stand is good enough to set by; it is proved on its wheels.'
+            : '';
 
-        return $wanted === [] ? 'The book does not say cold or hot. Play changes with heat, so it is written down.' : 'The figure is for: '.implode(', ', $wanted).'.'.$onStand;
+        return $wanted === []
+            ? 'The book does not say cold or hot. Play changes with heat, so it is written down.'
+            : 'The figure is for: '.implode(', ', $wanted).'.'.$onStand;
     }
 
     /** @return list<StageItem> */
     private function threads(): array
     {
-        $reachable = array_filter($this->run->adjusters(), fn (Adjuster $a): bool => in_array($a->kind()->sets(), [AdjustedQuantity::Play, AdjustedQuantity::Speed], true)
-            && ($a->access()->cover === null || isset($this->facts->adjusters->coversOff[$a->id()]) || isset($this->facts->adjusters->threads[$a->id()])));
+        $reachable = array_filter(
+            $this->run->adjusters(),
+            fn (Adjuster $a): bool => in_array(
+                $a->kind()->sets(),
+                [AdjustedQuantity::Play, AdjustedQuantity::Speed],
+                true,
+            )
+                && ($a->access()->cover === null
+                    || isset($this->facts->adjusters->coversOff[$a->id()])
+                    || isset($this->facts->adjusters->threads[$a->id()])),
+        );
 
         return array_values(array_map($this->thread(...), $reachable));
     }
@@ -282,17 +405,26 @@ final readonly class StageItems
         $before = $this->facts->standing->positions[$adjuster->id()] ?? null;
         $unit = $adjuster->counting()->unit;
         $key = $unit->field();
-        $answers = $before === null ? [] : [new Answer('ok', "As before: {$adjuster->where($before)}", EntryKind::Thread, [
-            'adjuster' => $adjuster->id(), $key => $before->toFloat(),
-        ], AnswerTone::Right)];
+        $answers = $before === null
+            ? []
+            : [new Answer('ok', "As before: {$adjuster->where($before)}", EntryKind::Thread, [
+                'adjuster' => $adjuster->id(), $key => $before->toFloat(),
+            ], AnswerTone::Right)];
         foreach ([ThreadState::Unseen, ThreadState::Marked, ThreadState::Seized] as $state) {
-            $answers[] = new Answer($state->value, (string) $state->label(), EntryKind::Thread, ['adjuster' => $adjuster->id(), $state->value => true]);
+            $answers[] = new Answer(
+                $state->value,
+                (string) $state->label(),
+                EntryKind::Thread,
+                ['adjuster' => $adjuster->id(), $state->value => true],
+            );
         }
 
         return new StageItem(
             "thread:{$adjuster->id()}",
             ItemKind::Thread,
-            $adjuster->kind()->isThreaded() ? "Thread showing at the {$adjuster->name()}" : "Where the {$adjuster->name()} stands, in {$unit->plural()}",
+            $adjuster->kind()->isThreaded()
+                ? "Thread showing at the {$adjuster->name()}"
+                : "Where the {$adjuster->name()} stands, in {$unit->plural()}",
             new ItemState($noted !== null, said: match (true) {
                 $noted === null => null,
                 $noted->position === null => $noted->state->label(),
@@ -316,7 +448,13 @@ final readonly class StageItems
             ItemKind::Reading,
             "Reading at the {$this->spec->pointName($point)}, as found",
             // With a move made the chance is gone: the job goes on, and the sheet says that nothing was read before it.
-            new ItemState(($judged && $this->isWhole($group)) || $this->facts->readings->isChanged(), said: $group === null ? ($this->facts->readings->isChanged() ? 'Not to be had: it was changed before it was read' : null) : Figure::length($group->found->mean).' · '.$verdict->sentence, stamp: $group?->last()->stamp),
+            new ItemState(
+                ($judged && $this->isWhole($group)) || $this->facts->readings->isChanged(),
+                said: $group === null
+                    ? ($this->facts->readings->isChanged() ? 'Not to be had: it was changed before it was read' : null)
+                    : Figure::length($group->found->mean).' · '.$verdict->sentence,
+                stamp: $group?->last()->stamp,
+            ),
             $this->spec->howToRead($point),
         );
     }
@@ -339,9 +477,24 @@ final readonly class StageItems
                 if ($step->isAfterCable !== $afterCable) {
                     continue;
                 }
-                $items[] = new StageItem("guide:{$id}:{$step->key}", ItemKind::Answer, $this->guideLabel($step), new ItemState($place < $done, said: $place < $done ? 'Done' : null),
-                    ucfirst($adjuster->name()).', step '.($place + 1).' of '.count(Guide::of($adjuster->kind())).'.', $step->caution,
-                    [new Answer('ok', 'Done', EntryKind::Step, ['adjuster' => $id, 'key' => $step->key], AnswerTone::Right, $step->asks !== null, $step->asks)], subject: new ItemSubject($id));
+                $items[] = new StageItem(
+                    "guide:{$id}:{$step->key}",
+                    ItemKind::Answer,
+                    $this->guideLabel($step),
+                    new ItemState($place < $done, said: $place < $done ? 'Done' : null),
+                    ucfirst($adjuster->name()).', step '.($place + 1).' of '.count(Guide::of($adjuster->kind())).'.',
+                    $step->caution,
+                    [new Answer(
+                        'ok',
+                        'Done',
+                        EntryKind::Step,
+                        ['adjuster' => $id, 'key' => $step->key],
+                        AnswerTone::Right,
+                        $step->asks !== null,
+                        $step->asks,
+                    )],
+                    subject: new ItemSubject($id),
+                );
             }
         }
 
@@ -351,7 +504,9 @@ final readonly class StageItems
     /** A push rod is backed off as the book has it, where it says. */
     private function guideLabel(GuideStep $step): string
     {
-        return $step->key === 'back' && $this->spec->book->backOff !== null ? "Back it out {$this->spec->book->backOff}, as the book has it" : $step->label;
+        return $step->key === 'back' && $this->spec->book->backOff !== null
+            ? "Back it out {$this->spec->book->backOff}, as the book has it"
+            : $step->label;
     }
 
     /** @return list<StageItem> in service, the adjuster in reach that stood outside its healthy zone */
@@ -361,7 +516,9 @@ final readonly class StageItems
         $home = $near === null ? null : $this->facts->adjusters->home[$near->id()] ?? null;
         $at = $near === null ? null : $this->facts->adjusters->positions[$near->id()] ?? null;
         if ($near === null || $home === null || $at === null || count($this->run->playAdjusters()) < 2
-            || $near->healthy()->contains($home) || ChosenMode::of($this->run, $this->facts) !== SettingMode::Service && ! $near->healthy()->contains($at)) {
+            || $near->healthy()->contains($home)
+                || ChosenMode::of($this->run, $this->facts) !== SettingMode::Service
+                    && ! $near->healthy()->contains($at)) {
             return [];
         }
         if ($this->isAPoseInQuestion()) {
@@ -371,29 +528,60 @@ final readonly class StageItems
         $unseen = Planner::notLookedAt($this->run, $this->facts);
         $stays = ! $done && $unseen === [] && $this->staysOut();
 
-        return [new StageItem("home:{$near->id()}", ItemKind::InBand, "Bring the {$near->name()} back into its healthy zone", new ItemState($done || $stays, said: match (true) {
-            $done => ucfirst($near->where($at)),
-            $stays => ucfirst($near->where($at)).'. It stays there: nothing else is known to have room to take that up inside the band',
-            default => null,
-        }), "Outside it, the {$near->name()} wobbles and may snap. ".($unseen === [] ? 'Take up at the other end.' : "Look at the {$unseen[0]->name()} first: it may take that up.").' Or leave it for the next service.',
-            answers: $done || $stays ? [] : [new Answer('touch-up', 'Leave it for the next service', EntryKind::Policy, ['mode' => SettingMode::TouchUp->value])])];
+        return [new StageItem(
+            "home:{$near->id()}",
+            ItemKind::InBand,
+            "Bring the {$near->name()} back into its healthy zone",
+            new ItemState(
+                $done || $stays,
+                said: match (true) {
+                    $done => ucfirst($near->where($at)), $stays => ucfirst($near->where($at))
+                        .'. It stays there: nothing else is known to have room to take that up inside the band',
+                    default => null,
+                },
+            ),
+            "Outside it, the {$near->name()} wobbles and may snap. "
+                .($unseen === []
+                    ? 'Take up at the other end.'
+                    : "Look at the {$unseen[0]->name()} first: it may take that up.")
+                .' Or leave it for the next service.',
+            answers: $done || $stays
+                ? []
+                : [new Answer(
+                    'touch-up',
+                    'Leave it for the next service',
+                    EntryKind::Policy,
+                    ['mode' => SettingMode::TouchUp->value],
+                )],
+        )];
     }
 
-    /** What is read again or asked about with the bars turned comes by its own item, before anything is turned for the thread's sake. */
+    /**
+     * What is read again or asked about with the bars turned comes by its own item, before anything is turned for the
+     * thread's sake.
+     */
     private function isAPoseInQuestion(): bool
     {
         $again = $this->judgement->poseToReadAgain() ?? Pose::Straight;
-        $doubted = array_filter($this->judgement->poseGroups, static fn (ReadingGroup $one, string $pose): bool => $pose !== Pose::Straight->value && $one->doubt !== null, ARRAY_FILTER_USE_BOTH);
+        $doubted = array_filter(
+            $this->judgement->poseGroups,
+            static fn (ReadingGroup $one, string $pose): bool => $pose !== Pose::Straight->value
+                && $one->doubt !== null,
+            ARRAY_FILTER_USE_BOTH,
+        );
 
         return $again !== Pose::Straight || $doubted !== [];
     }
 
-    /** Where the bench itself says that there is nothing left but to prove it, or to read a pose at the edge, it stays. */
+    /**
+     * Where the bench itself says that there is nothing left but to prove it, or to read a pose at the edge, it stays.
+     */
     private function staysOut(): bool
     {
         $next = $this->judgement->nowGroup === null ? null : $this->advice->outcome();
 
-        return $next?->kind === PlanKind::Prove || ($next !== null && $next->plan === null && $this->judgement->poseAtTheEdge() !== null);
+        return $next?->kind === PlanKind::Prove
+            || ($next !== null && $next->plan === null && $this->judgement->poseAtTheEdge() !== null);
     }
 
     private function inBand(Judgement $judgement): StageItem
@@ -413,29 +601,49 @@ final readonly class StageItems
                 $now->is(VerdictKind::Inside) => 'Inside: read it three times',
                 default => 'Bring it inside the band',
             },
-            new ItemState($finer === null && ($inside || $chosen !== null || $voidedByLock || $this->isLeft($judgement, Pose::Straight)), said: match (true) {
-                $finer !== null => $finer->said(),
-                $inside => $now->sentence,
-                $this->isLeft($judgement, Pose::Straight) => "Left as it reads: {$now->sentence}",
-                $chosen !== null => "Left outside by choice: {$chosen->reason}",
-                $voidedByLock => null,
-                default => $now->sentence,
-            }, stamp: $chosen?->stamp),
+            new ItemState(
+                $finer === null
+                    && ($inside || $chosen !== null || $voidedByLock || $this->isLeft($judgement, Pose::Straight)),
+                said: match (true) {
+                    $finer !== null => $finer
+                        ->said(), $inside => $now->sentence, $this
+                        ->isLeft($judgement, Pose::Straight) => "Left as it reads: {$now->sentence}",
+                    $chosen !== null => "Left outside by choice: {$chosen->reason}", $voidedByLock => null,
+                    default => $now->sentence,
+                },
+                stamp: $chosen?->stamp,
+            ),
             answers: $this->leaving($judgement, Pose::Straight),
         );
     }
 
-    /** What a failed proof asks of a setting that is inside its band, where a step that way stays in it; null where nothing does. */
+    /**
+     * What a failed proof asks of a setting that is inside its band, where a step that way stays in it; null where
+     * nothing does.
+     */
     private function finer(): ?ProofEvidence
     {
         [$now, $band] = [$this->judgement->nowGroup, $this->judgement->plannedBand];
-        if ($now === null || $band === null || $this->facts->chosen->byChoice !== null || $this->facts->answers->checks === [] || ! ($this->judgement->now->is(VerdictKind::Inside) || $this->isLeft($this->judgement, Pose::Straight))) {
+        if (
+            $now === null
+            || $band === null
+            || $this->facts->chosen->byChoice !== null
+            || $this->facts->answers->checks === []
+            || ! ($this->judgement->now->is(VerdictKind::Inside) || $this->isLeft($this->judgement, Pose::Straight))
+        ) {
             return null;
         }
         $evidence = ProofEvidence::of($this->spec, $this->run, $this->facts);
         $point = $this->spec->play()->point;
 
-        return $evidence->failed !== [] && $evidence->room($now, $band, ($this->run->couplings->at($point) ?? Families::of($this->spec->family)->usualRatio($point))->value) !== null ? $evidence : null;
+        return $evidence->failed !== []
+            && $evidence->room(
+                $now,
+                $band,
+                ($this->run->couplings->at($point) ?? Families::of($this->spec->family)->usualRatio($point))->value,
+            ) !== null
+            ? $evidence
+            : null;
     }
 
     private function isLeft(Judgement $judgement, Pose $pose): bool
@@ -446,9 +654,17 @@ final readonly class StageItems
     /** @return list<Answer> the way on where an instrument can say no more, and play is more likely inside than not */
     private function leaving(Judgement $judgement, Pose $pose): array
     {
-        $may = ($judgement->poses[$pose->value] ?? null)?->mayBeLeft() === true && ($judgement->poseGroups[$pose->value]->found->count ?? 0) >= self::WHOLE_GROUP;
+        $may = ($judgement->poses[$pose->value] ?? null)?->mayBeLeft() === true
+            && ($judgement->poseGroups[$pose->value]->found->count ?? 0) >= self::WHOLE_GROUP;
 
-        return ! $may || $this->isLeft($judgement, $pose) ? [] : [new Answer('leave', 'Leave it as it reads', EntryKind::Enough, ['point' => $this->pointOf($judgement)->value, 'pose' => $pose->value])];
+        return ! $may || $this->isLeft($judgement, $pose)
+            ? []
+            : [new Answer(
+                'leave',
+                'Leave it as it reads',
+                EntryKind::Enough,
+                ['point' => $this->pointOf($judgement)->value, 'pose' => $pose->value],
+            )];
     }
 
     /** @return list<StageItem> what is asked about readings before they count, in the stage in which they were taken */
@@ -457,7 +673,9 @@ final readonly class StageItems
         $items = [];
         foreach ([$this->judgement, $this->second] as $judgement) {
             foreach ($judgement->poseGroups ?? [] as $pose => $group) {
-                $asked = $pose !== Pose::Straight->value ? JobStage::Prove : ($this->facts->readings->isChanged() ? JobStage::Set : JobStage::AsFound);
+                $asked = $pose !== Pose::Straight->value
+                    ? JobStage::Prove
+                    : ($this->facts->readings->isChanged() ? JobStage::Set : JobStage::AsFound);
                 if ($group->doubt === null || $asked !== $stage) {
                     continue;
                 }
@@ -465,7 +683,13 @@ final readonly class StageItems
                 $items[] = new StageItem("doubt:{$id}", ItemKind::Answer, $group->doubt->question, ItemState::open(),
                     'Or read again, and type it: a reading that several others contradict is left out.',
                     answers: [
-                        new Answer('misread', 'Take it back', EntryKind::Void, ['entry' => $id, 'reason' => 'misread'], AnswerTone::Wrong),
+                        new Answer(
+                            'misread',
+                            'Take it back',
+                            EntryKind::Void,
+                            ['entry' => $id, 'reason' => 'misread'],
+                            AnswerTone::Wrong,
+                        ),
                         new Answer('right', 'It is right', EntryKind::Upheld, ['reading' => $id], AnswerTone::Plain),
                     ], subject: new ItemSubject($pose, $judgement === $this->second));
             }
@@ -481,9 +705,21 @@ final readonly class StageItems
         foreach (array_intersect_key($this->run->adjusters(), $this->facts->adjusters->loosened) as $id => $adjuster) {
             $done = isset($this->facts->adjusters->locked[$id]);
             $kind = $adjuster->kind();
-            $items[] = new StageItem("lock:{$id}", ItemKind::Answer, "{$kind->fastening()} the {$adjuster->name()}", new ItemState($done, said: $done ? $kind->fastened() : null),
+            $items[] = new StageItem(
+                "lock:{$id}",
+                ItemKind::Answer,
+                "{$kind->fastening()} the {$adjuster->name()}",
+                new ItemState($done, said: $done ? $kind->fastened() : null),
                 caution: $kind->fasteningCaution(),
-                answers: [new Answer('ok', $kind->fastened(), EntryKind::Confirmed, ['key' => LockStep::KEY, 'adjuster' => $id], AnswerTone::Right)], subject: new ItemSubject($id));
+                answers: [new Answer(
+                    'ok',
+                    $kind->fastened(),
+                    EntryKind::Confirmed,
+                    ['key' => LockStep::KEY, 'adjuster' => $id],
+                    AnswerTone::Right,
+                )],
+                subject: new ItemSubject($id),
+            );
         }
 
         return $items;
@@ -501,11 +737,22 @@ final readonly class StageItems
         if ($this->facts->readings->moves === [] && $this->factsOf($judgement)?->isVoidedByLock() !== true) {
             return [];
         }
-        $read = $this->facts->adjusters->isLocked() && $judgement->nowGroup !== null && $judgement->nowGroup->doubt === null && ! $judgement->now->is(VerdictKind::NotJudged)
+        $read = $this->facts->adjusters->isLocked()
+            && $judgement->nowGroup !== null
+            && $judgement->nowGroup->doubt === null
+            && ! $judgement->now->is(VerdictKind::NotJudged)
             && $this->isWhole($judgement->nowGroup);
 
-        return [new StageItem('reading:left', ItemKind::Reading, 'Read it again, locked', new ItemState($read, said: $read ? Figure::length($judgement->nowGroup->found->mean).' · '.$judgement->now->sentence : null),
-            $this->spec->howToRead($point))];
+        return [new StageItem(
+            'reading:left',
+            ItemKind::Reading,
+            'Read it again, locked',
+            new ItemState(
+                $read,
+                said: $read ? Figure::length($judgement->nowGroup->found->mean).' · '.$judgement->now->sentence : null,
+            ),
+            $this->spec->howToRead($point),
+        )];
     }
 
     /** @return list<StageItem> */
@@ -518,7 +765,11 @@ final readonly class StageItems
         $point = $this->pointOf($judgement);
 
         // Whether one that stands at the edge is turned is asked of the plan, once for all poses.
-        $stuck = array_filter($judgement->poses, static fn (Verdict $one, string $pose): bool => $pose !== Pose::Straight->value && $one->isStuckAtTheEdge(), ARRAY_FILTER_USE_BOTH);
+        $stuck = array_filter(
+            $judgement->poses,
+            static fn (Verdict $one, string $pose): bool => $pose !== Pose::Straight->value && $one->isStuckAtTheEdge(),
+            ARRAY_FILTER_USE_BOTH,
+        );
         $stuck = $stuck !== [] && $this->isTurned($judgement) ? $stuck : [];
 
         $again = $judgement->poseToReadAgain() ?? $this->straightAgain($judgement);
@@ -527,21 +778,42 @@ final readonly class StageItems
             $group = $judgement->poseGroups[$pose->value] ?? null;
             $verdict = $judgement->poses[$pose->value];
             $inside = $verdict->is(VerdictKind::Inside) || $this->isLeft($judgement, $pose);
-            // What is to be read again is asked for before anything else, also where it stands inside and another pose is in doubt beside it.
+            // What is to be read again is asked for before anything else, also where it stands inside and another pose
+            // is in doubt beside it.
             $isAgain = $again === $pose;
 
-            return new StageItem("pose:{$pose->value}", ItemKind::Reading, 'Reading, '.$pose->label(), new ItemState($inside && ! $isAgain, ($verdict->kind->isOutside() || isset($stuck[$pose->value])) && ! $isAgain, $group === null ? null : Figure::length($group->found->mean).' · '.$verdict->sentence.match (true) {
-                $isAgain => '. Read it again: one reading may be misread',
-                default => $verdict->advice === null ? '' : '. '.$verdict->advice,
-            }, mayStay: $group !== null),
-                $this->spec->howToRead($point), answers: $this->leaving($judgement, $pose), subject: new ItemSubject($pose->value));
+            return new StageItem(
+                "pose:{$pose->value}",
+                ItemKind::Reading,
+                'Reading, '.$pose->label(),
+                new ItemState(
+                    $inside && ! $isAgain,
+                    ($verdict->kind->isOutside() || isset($stuck[$pose->value])) && ! $isAgain,
+                    $group === null
+                        ? null
+                        : Figure::length($group->found->mean).' · '.$verdict->sentence
+                            .match (true) {
+                                $isAgain => '. Read it again: one reading may be misread',
+                                default => $verdict->advice === null ? '' : '. '.$verdict->advice,
+                            },
+                    mayStay: $group !== null,
+                ),
+                $this->spec->howToRead($point),
+                answers: $this->leaving($judgement, $pose),
+                subject: new ItemSubject($pose->value),
+            );
         }, $this->spec->conditions->poses);
     }
 
-    /** Where a pose is outside and nothing here would reach, by a single reading of the straight one: that one, before anything is blamed. */
+    /**
+     * Where a pose is outside and nothing here would reach, by a single reading of the straight one: that one, before
+     * anything is blamed.
+     */
     private function straightAgain(Judgement $judgement): ?Pose
     {
-        return $judgement->isOutsideInAPose() && ($judgement->nowGroup->found->count ?? 0) === 1 ? $this->adviceOn($judgement)?->outcome()->again : null;
+        return $judgement->isOutsideInAPose() && ($judgement->nowGroup->found->count ?? 0) === 1
+            ? $this->adviceOn($judgement)?->outcome()->again
+            : null;
     }
 
     private function adviceOn(Judgement $judgement): ?Advice
@@ -549,7 +821,10 @@ final readonly class StageItems
         return $judgement === $this->second ? $this->secondAdvice : $this->advice;
     }
 
-    /** Whether a pose at the edge, where no reading tells, is brought further in by turning, or is no matter of reading at all. */
+    /**
+     * Whether a pose at the edge, where no reading tells, is brought further in by turning, or is no matter of reading
+     * at all.
+     */
     private function isTurned(Judgement $judgement): bool
     {
         $next = $this->adviceOn($judgement)?->outcome();
@@ -574,9 +849,20 @@ final readonly class StageItems
             return [];
         }
 
-        return [new StageItem(self::WHEELS_DOWN, ItemKind::Answer, 'Off the stand, on its wheels', new ItemState(! $isOnStand, said: $isOnStand ? null : 'On its wheels'),
+        return [new StageItem(
+            self::WHEELS_DOWN,
+            ItemKind::Answer,
+            'Off the stand, on its wheels',
+            new ItemState(! $isOnStand, said: $isOnStand ? null : 'On its wheels'),
             'What was read on the stand was good enough to set by. The figure is for the machine on its wheels: read it there.',
-            answers: [new Answer('ok', 'On its wheels', EntryKind::Condition, array_filter(['engine' => $noted?->engine?->value, 'wheels' => Wheels::OnGround->value]), AnswerTone::Right)])];
+            answers: [new Answer(
+                'ok',
+                'On its wheels',
+                EntryKind::Condition,
+                array_filter(['engine' => $noted?->engine?->value, 'wheels' => Wheels::OnGround->value]),
+                AnswerTone::Right,
+            )],
+        )];
     }
 
     private function refit(): Refit
@@ -584,26 +870,39 @@ final readonly class StageItems
         return Refit::of($this->spec, $this->run, $this->facts);
     }
 
-    /** @return list<StageItem> what is tried by hand, with everything as open as it must be, and what runs with it open */
+    /**
+     * @return list<StageItem> what is tried by hand, with everything as open as it must be, and what runs with it open
+     */
     private function still(Family $family, BesideItems $beside): array
     {
-        return [...($family->runsItsTable() ? [] : $beside->outcomes()), ...$this->proofs(Running::Still), ...$beside->measured(Running::Still), ...$this->afterHand($this->proofs(Running::Open))];
+        return [
+            ...($family->runsItsTable() ? [] : $beside->outcomes()),
+            ...$this->proofs(Running::Still),
+            ...$beside->measured(Running::Still),
+            ...$this->afterHand($this->proofs(Running::Open)),
+        ];
     }
 
     /** @return list<StageItem> what is put back before anything is run */
     private function refitted(Family $family): array
     {
-        return $this->refit()->isAsked() ? [...$this->coversBack(), ...array_map($this->step(...), $family->refit())] : [];
+        return $this->refit()->isAsked()
+            ? [...$this->coversBack(), ...array_map($this->step(...), $family->refit())]
+            : [];
     }
 
     /** @return list<StageItem> what runs the machine, after the refit */
     private function running(Family $family, BesideItems $beside): array
     {
-        return [...($family->runsItsTable() ? $beside->outcomes() : []), ...$this->afterHand([...$this->proofs(Running::Refitted), ...$beside->measured(Running::Refitted)])];
+        return [
+            ...($family->runsItsTable() ? $beside->outcomes() : []),
+            ...$this->afterHand([...$this->proofs(Running::Refitted), ...$beside->measured(Running::Refitted)]),
+        ];
     }
 
     /**
-     * What runs the machine says so where something is still to be tried by hand: whoever turns to it out of order is told before anything runs.
+     * What runs the machine says so where something is still to be tried by hand: whoever turns to it out of order is
+     * told before anything runs.
      *
      * @param  list<StageItem>  $items
      * @return list<StageItem>
@@ -611,10 +910,16 @@ final readonly class StageItems
     private function afterHand(array $items): array
     {
         return $this->judgement->untriedAtRest() === [] ? $items
-            : array_map(static fn (StageItem $item): StageItem => $item->done ? $item : $item->minding(self::HAND_FIRST), $items);
+            : array_map(
+                static fn (StageItem $item): StageItem => $item->done ? $item : $item->minding(self::HAND_FIRST),
+                $items,
+            );
     }
 
-    /** @return list<StageItem> a fault is never passed in silence: it is mended, or left with a reason where that is allowed */
+    /**
+     * @return list<StageItem> a fault is never passed in silence: it is mended, or left with a reason where that is
+     *     allowed
+     */
     private function faults(Family $family): array
     {
         $items = [];
@@ -624,18 +929,49 @@ final readonly class StageItems
                 continue;
             }
             $answer = static fn (Finding $finding): array => ['key' => $inspection->key, 'finding' => $finding->value];
-            $answers = [new Answer('mended', 'Mended or replaced', EntryKind::Inspected, $answer(Finding::Sound), AnswerTone::Right, true, 'What was done')];
+            $answers = [new Answer(
+                'mended',
+                'Mended or replaced',
+                EntryKind::Inspected,
+                $answer(Finding::Sound),
+                AnswerTone::Right,
+                true,
+                'What was done',
+            )];
             if ($family->allowsByChoice()) {
-                $answers[] = new Answer('left', 'Leave it, and say why', EntryKind::Inspected, $answer(Finding::Noted), AnswerTone::Plain, true, 'Why it is left');
+                $answers[] = new Answer(
+                    'left',
+                    'Leave it, and say why',
+                    EntryKind::Inspected,
+                    $answer(Finding::Noted),
+                    AnswerTone::Plain,
+                    true,
+                    'Why it is left',
+                );
             }
-            $items[] = new StageItem("fault:{$inspection->key}", ItemKind::Answer, "Put right: {$inspection->label}", new ItemState(false, said: $found->remark === null ? 'Fault' : "Fault: {$found->remark}", stamp: $found->stamp),
-                ($found->remark === null ? '' : "Found: {$found->remark}. ").'Mend it or replace it; what was read before no longer compares.', answers: $answers, subject: new ItemSubject($inspection->key));
+            $items[] = new StageItem(
+                "fault:{$inspection->key}",
+                ItemKind::Answer,
+                "Put right: {$inspection->label}",
+                new ItemState(
+                    false,
+                    said: $found->remark === null ? 'Fault' : "Fault: {$found->remark}",
+                    stamp: $found->stamp,
+                ),
+                ($found->remark === null ? '' : "Found: {$found->remark}. ")
+                    .'Mend it or replace it; what was read before no longer compares.',
+                answers: $answers,
+                subject: new ItemSubject($inspection->key),
+            );
         }
 
         return $items;
     }
 
-    /** @return list<StageItem> what nobody may use: it is replaced or tagged before anything is set, tried or run with it */
+    /**
+     * @return list<StageItem> what nobody may use: it is replaced or tagged before anything is set, tried or run with
+     *     it
+     */
     private function gatedFaults(): array
     {
         $family = Families::of($this->spec->family);
@@ -645,11 +981,26 @@ final readonly class StageItems
             if ($inspection->gate === null || $found?->finding !== Finding::Fault) {
                 continue;
             }
-            $why = array_values(array_filter($this->judgement->gates, static fn (GateState $one): bool => $one->gate->key === $inspection->gate))[0]->sentence ?? '';
+            $why = array_values(array_filter(
+                $this->judgement->gates,
+                static fn (GateState $one): bool => $one->gate->key === $inspection->gate,
+            ))[0]->sentence
+                ?? '';
             $items[] = new StageItem("fault:{$inspection->key}", ItemKind::Answer, "Not fit: {$inspection->label}", new ItemState(false, said: $found->remark === null ? 'Fault' : "Fault: {$found->remark}", stamp: $found->stamp),
-                ($found->remark === null ? '' : "Found: {$found->remark}. ").trim("{$why} Replace it, or tag the machine: nothing is set or run with it."),
+                ($found->remark === null ? '' : "Found: {$found->remark}. ")
+                    .trim("{$why} Replace it, or tag the machine: nothing is set or run with it."),
                 // Replacing the cable, step by step, is what is offered first where it can be.
-                answers: [new Answer('mended', 'Replaced, and sound now', EntryKind::Inspected, ['key' => $inspection->key, 'finding' => Finding::Sound->value], $inspection->key === self::WIRE && $family->notSettable() === null ? AnswerTone::Plain : AnswerTone::Right, true, 'What was done')],
+                answers: [new Answer(
+                    'mended',
+                    'Replaced, and sound now',
+                    EntryKind::Inspected,
+                    ['key' => $inspection->key, 'finding' => Finding::Sound->value],
+                    $inspection->key === self::WIRE && $family->notSettable() === null
+                        ? AnswerTone::Plain
+                        : AnswerTone::Right,
+                    true,
+                    'What was done',
+                )],
                 subject: new ItemSubject($inspection->key));
         }
 
@@ -660,7 +1011,10 @@ final readonly class StageItems
     private function proofs(Running $running): array
     {
         $items = [];
-        foreach (array_filter($this->facts->proofs($this->spec, $this->run), static fn (Proof $proof): bool => $proof->running === $running) as $proof) {
+        foreach (array_filter(
+            $this->facts->proofs($this->spec, $this->run),
+            static fn (Proof $proof): bool => $proof->running === $running,
+        ) as $proof) {
             foreach ($proof->tries() as $pose) {
                 $items[] = $this->proof($proof, $pose);
             }
@@ -677,11 +1031,39 @@ final readonly class StageItems
         $answers = [];
         foreach ($proof->answers->words as $word => $label) {
             $body = ['key' => $proof->key, 'answer' => $word] + ($pose === null ? [] : ['pose' => $pose->value]);
-            $answers[] = new Answer($word, $label, EntryKind::Check, $body, $proof->asksWhy($word) ? AnswerTone::Plain : ($proof->passes($word) ? AnswerTone::Right : AnswerTone::Wrong), $proof->asksWhy($word), $proof->asksWhy($word) ? 'Why not?' : null);
+            $answers[] = new Answer(
+                $word,
+                $label,
+                EntryKind::Check,
+                $body,
+                $proof->asksWhy($word)
+                    ? AnswerTone::Plain
+                    : ($proof->passes($word) ? AnswerTone::Right : AnswerTone::Wrong),
+                $proof->asksWhy($word),
+                $proof->asksWhy($word) ? 'Why not?' : null,
+            );
         }
         $label = $proof->question.($pose === null ? '' : ', '.$pose->label());
 
-        return new StageItem("check:{$key}", ItemKind::Answer, $label, new ItemState($passed, $given !== null && ! $passed, $given === null ? null : ($proof->answers->words[$given->answer] ?? $given->answer).($given->remark === null ? '' : ": {$given->remark}"), $given?->stamp, $given !== null && $proof->tolerates($given->answer)), null, $proof->caution, $answers, subject: new ItemSubject($pose?->value));
+        return new StageItem(
+            "check:{$key}",
+            ItemKind::Answer,
+            $label,
+            new ItemState(
+                $passed,
+                $given !== null && ! $passed,
+                $given === null
+                    ? null
+                    : ($proof->answers->words[$given->answer] ?? $given->answer)
+                        .($given->remark === null ? '' : ": {$given->remark}"),
+                $given?->stamp,
+                $given !== null && $proof->tolerates($given->answer),
+            ),
+            null,
+            $proof->caution,
+            $answers,
+            subject: new ItemSubject($pose?->value),
+        );
     }
 
     /** @return list<StageItem> */
@@ -689,9 +1071,20 @@ final readonly class StageItems
     {
         $items = [];
         foreach ($this->refit()->coversOff() as $id => $cover) {
-            $items[] = new StageItem("cover:{$id}", ItemKind::Answer, ucfirst($cover).' back on', ItemState::open(), answers: [
-                new Answer('ok', 'Back on', EntryKind::Cover, ['adjuster' => $id, 'off' => false], AnswerTone::Right),
-            ], subject: new ItemSubject($id));
+            $items[] = new StageItem(
+                "cover:{$id}",
+                ItemKind::Answer,
+                ucfirst($cover).' back on',
+                ItemState::open(),
+                answers: [new Answer(
+                    'ok',
+                    'Back on',
+                    EntryKind::Cover,
+                    ['adjuster' => $id, 'off' => false],
+                    AnswerTone::Right,
+                )],
+                subject: new ItemSubject($id),
+            );
         }
 
         return $items;
@@ -701,18 +1094,41 @@ final readonly class StageItems
     {
         $closed = $this->facts->closed;
 
-        return new StageItem('sign_off', ItemKind::SignOff, 'Sign the job', new ItemState($closed !== null, said: match ($closed?->outcome) {
-            null => null,
-            ClosingOutcome::Fit => 'Fit for use',
-            ClosingOutcome::ByChoice => 'Left outside by choice',
-            ClosingOutcome::Tagged => 'Tagged: do not run',
-            ClosingOutcome::Checked => 'Checked: play inside',
-        }, stamp: $closed?->stamp));
+        return new StageItem(
+            'sign_off',
+            ItemKind::SignOff,
+            'Sign the job',
+            new ItemState(
+                $closed !== null,
+                said: match ($closed?->outcome) {
+                    null => null, ClosingOutcome::Fit => 'Fit for use',
+                    ClosingOutcome::ByChoice => 'Left outside by choice',
+                    ClosingOutcome::Tagged => 'Tagged: do not run', ClosingOutcome::Checked => 'Checked: play inside',
+                },
+                stamp: $closed?->stamp,
+            ),
+        );
     }
 
     /** @param  list<Answer>  $answers */
-    private function answered(string $key, string $label, ?Entry $entry, ?string $said, bool $failed, ?string $detail, ?string $caution, array $answers): StageItem
-    {
-        return new StageItem($key, ItemKind::Answer, $label, new ItemState($entry !== null, $failed, $entry === null ? null : $said, $entry?->stamp), $detail, $caution, $answers);
+    private function answered(
+        string $key,
+        string $label,
+        ?Entry $entry,
+        ?string $said,
+        bool $failed,
+        ?string $detail,
+        ?string $caution,
+        array $answers,
+    ): StageItem {
+        return new StageItem(
+            $key,
+            ItemKind::Answer,
+            $label,
+            new ItemState($entry !== null, $failed, $entry === null ? null : $said, $entry?->stamp),
+            $detail,
+            $caution,
+            $answers,
+        );
     }
 }

@@ -19,22 +19,45 @@ use VividPull\Core\Spec\Spec;
 final readonly class StageProgress
 {
     /** @param  Judgement|null  $second  of a second cable, with what is advised on it */
-    public static function of(Spec $spec, Run $run, Facts $facts, Judgement $judgement, Advice $advice, ?Judgement $second = null, ?Advice $secondAdvice = null): Progress
-    {
+    public static function of(
+        Spec $spec,
+        Run $run,
+        Facts $facts,
+        Judgement $judgement,
+        Advice $advice,
+        ?Judgement $second = null,
+        ?Advice $secondAdvice = null,
+    ): Progress {
         $asking = new StageItems($spec, $run, $facts, $judgement, $advice, $second, $secondAdvice);
         $whole = $asking->all();
         $check = QuickCheck::of($spec, $facts, $judgement, $second, $whole);
         $items = $check?->isOn() === true ? $check->items : $whole;
         $missing = self::missing($whole, false);
-        $failed = array_map(static fn (GateState $gate): string => $gate->sentence, $judgement->gatesThat(GateStatus::Failed));
-        $unknown = array_map(static fn (GateState $gate): string => $gate->sentence, $judgement->gatesThat(GateStatus::Unknown));
+        $failed = array_map(
+            static fn (GateState $gate): string => $gate->sentence,
+            $judgement->gatesThat(GateStatus::Failed),
+        );
+        $unknown = array_map(
+            static fn (GateState $gate): string => $gate->sentence,
+            $judgement->gatesThat(GateStatus::Unknown),
+        );
         $gates = [...$failed, ...$unknown];
 
         return new Progress(
             self::stage($items, $facts),
             $items,
-            array_values(array_unique([...$gates, ...self::tagStands($facts), ...self::byChoiceStands($spec, $facts, $judgement, $second), ...$missing])),
-            array_values(array_unique([...self::mayChoose($spec, $facts), ...$gates, ...self::tagStands($facts), ...self::missing($whole, true)])),
+            array_values(array_unique([
+                ...$gates,
+                ...self::tagStands($facts),
+                ...self::byChoiceStands($spec, $facts, $judgement, $second),
+                ...$missing,
+            ])),
+            array_values(array_unique([
+                ...self::mayChoose($spec, $facts),
+                ...$gates,
+                ...self::tagStands($facts),
+                ...self::missing($whole, true),
+            ])),
             $facts->tag === null ? ['Hang the tag first: say why it must not run.'] : [],
             $check,
             self::waiting($asking, $whole, $facts, $judgement),
@@ -42,8 +65,8 @@ final readonly class StageProgress
     }
 
     /**
-     * What runs waits for what failed with the machine at rest; and whatever is tried waits for a pose that was read outside: it is turned for that,
-     * and all is tried anew.
+     * What runs waits for what failed with the machine at rest; and whatever is tried waits for a pose that was read
+     * outside: it is turned for that, and all is tried anew.
      *
      * @param  array<string, list<StageItem>>  $items
      * @return list<string>
@@ -51,10 +74,24 @@ final readonly class StageProgress
     private static function waiting(StageItems $asking, array $items, Facts $facts, Judgement $judgement): array
     {
         $prove = $items[JobStage::Prove->value] ?? [];
-        $isOutside = array_filter($prove, static fn (StageItem $one): bool => $one->kind === ItemKind::Reading && $one->failed && ! self::isLetBe($one, $facts)) !== [];
+        $isOutside = array_filter(
+            $prove,
+            static fn (StageItem $one): bool => $one->kind === ItemKind::Reading
+                && $one->failed
+                && ! self::isLetBe($one, $facts),
+        ) !== [];
 
         return match (true) {
-            $isOutside => array_values(array_map(static fn (StageItem $one): string => $one->key, array_filter($prove, static fn (StageItem $one): bool => $one->kind !== ItemKind::Reading && $one->key !== StageItems::WHEELS_DOWN && $one->topic() !== ItemTopic::Condition && $one->topic() !== ItemTopic::Doubt))),
+            $isOutside => array_values(array_map(
+                static fn (StageItem $one): string => $one->key,
+                array_filter(
+                    $prove,
+                    static fn (StageItem $one): bool => $one->kind !== ItemKind::Reading
+                        && $one->key !== StageItems::WHEELS_DOWN
+                        && $one->topic() !== ItemTopic::Condition
+                        && $one->topic() !== ItemTopic::Doubt,
+                ),
+            )),
             $judgement->stopsRunning() !== [] => $asking->thatRun(),
             default => [],
         };
@@ -76,7 +113,9 @@ final readonly class StageProgress
         return JobStage::Close;
     }
 
-    /** What is left outside by choice may also bite otherwise than the book has it; a proof of safety is never let be. */
+    /**
+     * What is left outside by choice may also bite otherwise than the book has it; a proof of safety is never let be.
+     */
     private static function isLetBe(StageItem $item, Facts $facts): bool
     {
         return $facts->chosen->byChoice !== null && $item->mayStay;
@@ -94,7 +133,13 @@ final readonly class StageProgress
         $missing = [];
         foreach ($items as $stage => $of) {
             foreach ($of as $item) {
-                if ($item->done || $item->kind === ItemKind::SignOff || ($byChoice && ($item->mayStay || ($item->topic() === ItemTopic::InBand && ($item->failed || $item->said !== null))))) {
+                if (
+                    $item->done
+                    || $item->kind === ItemKind::SignOff
+                    || ($byChoice
+                        && ($item->mayStay
+                            || ($item->topic() === ItemTopic::InBand && ($item->failed || $item->said !== null))))
+                ) {
                     continue;
                 }
                 $missing[] = JobStage::from($stage)->title().': '.lcfirst($item->label).match (true) {
@@ -111,7 +156,9 @@ final readonly class StageProgress
     /** @return list<string> */
     private static function tagStands(Facts $facts): array
     {
-        return $facts->tag === null ? [] : ["A tag stands ({$facts->tag->reason}). A lead lifts it once every gate has passed."];
+        return $facts->tag === null
+            ? []
+            : ["A tag stands ({$facts->tag->reason}). A lead lifts it once every gate has passed."];
     }
 
     /**
@@ -121,17 +168,22 @@ final readonly class StageProgress
      */
     private static function byChoiceStands(Spec $spec, Facts $facts, Judgement $judgement, ?Judgement $second): array
     {
-        $isRight = ($spec->aim === null || $judgement->now->is(VerdictKind::Inside)) && ($second === null || $second->now->is(VerdictKind::Inside))
+        $isRight = ($spec->aim === null || $judgement->now->is(VerdictKind::Inside))
+            && ($second === null || $second->now->is(VerdictKind::Inside))
             && ($judgement->table === null || $judgement->table->isSet());
 
-        return $facts->chosen->byChoice !== null && ! $isRight ? ['It is left outside by choice: close it as that.'] : [];
+        return $facts->chosen->byChoice !== null && ! $isRight
+            ? ['It is left outside by choice: close it as that.']
+            : [];
     }
 
     /** @return list<string> */
     private static function mayChoose(Spec $spec, Facts $facts): array
     {
         return match (true) {
-            ! Families::of($spec->family)->allowsByChoice() => ['This control is never left outside its limits by choice.'],
+            ! Families::of($spec->family)->allowsByChoice() => [
+                'This control is never left outside its limits by choice.',
+            ],
             $facts->chosen->byChoice === null => ['Say why it is left outside the band by choice.'],
             default => [],
         };

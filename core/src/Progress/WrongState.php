@@ -9,8 +9,9 @@ use VividPull\Core\Spec\EngineHeat;
 use VividPull\Core\Spec\Spec;
 
 /**
- * A machine that stands otherwise than its figure is for, hot for a cold one or on its wheels for one on a stand: said before it is read, since
- * nothing that is read so is judged. On a stand for a figure on its wheels is no such thing: that is good enough to set by.
+ * A machine that stands otherwise than its figure is for, hot for a cold one or on its wheels for one on a stand: said
+ * before it is read, since nothing that is read so is judged. On a stand for a figure on its wheels is no such thing:
+ * that is good enough to set by.
  */
 final readonly class WrongState
 {
@@ -24,11 +25,18 @@ final readonly class WrongState
         [$engine, $wheels] = [$spec->conditions->engine, $spec->conditions->wheels];
         if ($engine !== null && $noted->engine !== null && $noted->engine !== $engine) {
             return "It is {$noted->engine->value}, and the figure is for a {$engine->value} engine: what is read now is not judged. "
-                .($engine === EngineHeat::Cold ? 'Let it cool, then say so.' : 'Run it warm, outdoors and with nobody near what turns, then say so.');
+                .($engine === EngineHeat::Cold
+                    ? 'Let it cool, then say so.'
+                    : 'Run it warm, outdoors and with nobody near what turns, then say so.');
         }
-        $stands = $wheels === null || $noted->wheels === null || $noted->wheels === $wheels || $spec->conditions->areProvisional($engine, $noted->wheels);
+        $stands = $wheels === null
+            || $noted->wheels === null
+            || $noted->wheels === $wheels
+            || $spec->conditions->areProvisional($engine, $noted->wheels);
 
-        return $stands ? null : "It is {$noted->wheels->label()}, and the figure is for the machine {$wheels->label()}: what is read now is not judged. Put it there, then say so.";
+        return $stands
+            ? null
+            : "It is {$noted->wheels->label()}, and the figure is for the machine {$wheels->label()}: what is read now is not judged. Put it there, then say so.";
     }
 
     /** Whether play is what is asked for. */

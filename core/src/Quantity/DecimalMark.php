@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Quantity;
 
-/** What stands before the decimals. Either is read, whoever types it; thousands are parted by a space, which neither can be taken for. */
+/**
+ * What stands before the decimals. Either is read, whoever types it; thousands are parted by a space, which neither can
+ * be taken for.
+ */
 enum DecimalMark: string
 {
     case Point = 'point';

@@ -6,10 +6,20 @@ namespace VividPull\Core\Quantity;
 
 use Stringable;
 
-/** A figure as it is said in a sentence: so many decimals, or as few as it needs, grouped, and its unit. The one place that writes one. */
+/**
+ * A figure as it is said in a sentence: so many decimals, or as few as it needs, grouped, and its unit. The one place
+ * that writes one.
+ */
 final readonly class Figure implements Stringable
 {
-    private function __construct(private float $value, private int $decimals, private bool $isShort, private string $unit, private string $thousands = '', private ?Dimension $dimension = null) {}
+    private function __construct(
+        private float $value,
+        private int $decimals,
+        private bool $isShort,
+        private string $unit,
+        private string $thousands = '',
+        private ?Dimension $dimension = null,
+    ) {}
 
     /** A length in mm, said to a tenth where nothing else is told, in the units of whoever reads it: `4.2 mm`. */
     public static function length(float $mm, int $decimals = 1): self
@@ -60,7 +70,9 @@ final readonly class Figure implements Stringable
     {
         $dimension = Unit::tryFrom($unit)?->dimension();
 
-        return $dimension === null || $dimension->internalUnit() !== $unit ? new self($value, $decimals, false, $unit) : self::of($value, $dimension, $decimals);
+        return $dimension === null || $dimension->internalUnit() !== $unit
+            ? new self($value, $decimals, false, $unit)
+            : self::of($value, $dimension, $decimals);
     }
 
     /** A measured quantity as short as it is: `900 s`. */

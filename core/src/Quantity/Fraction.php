@@ -14,8 +14,17 @@ final readonly class Fraction
 {
     private const PATTERN = '/^(?:(?<whole>\d+)[ \-])?(?<top>\d+)\s*\/\s*(?<below>\d+)$|^(?<int>\d*)(?:[.,](?<dec>\d*))?$/';
 
-    /** @param  bool  $isReduced  false where a fraction was written in finer parts than it needs: 4/8, as read off a scale of eighths */
-    private function __construct(public int $top, public int $below, public bool $writtenAsFraction, public int $decimals, public bool $isReduced = true) {}
+    /**
+     * @param  bool  $isReduced  false where a fraction was written in finer parts than it needs: 4/8, as read off a
+     *     scale of eighths
+     */
+    private function __construct(
+        public int $top,
+        public int $below,
+        public bool $writtenAsFraction,
+        public int $decimals,
+        public bool $isReduced = true,
+    ) {}
 
     /** @throws NotUnderstood If the text is no number, has 0 below the line, or has more digits than are counted. */
     public static function fromText(string $text): self
@@ -58,7 +67,12 @@ final readonly class Fraction
     /** The middle of two numbers. */
     public function halfwayTo(self $other): self
     {
-        return new self($this->top * $other->below + $other->top * $this->below, 2 * $this->below * $other->below, $this->writtenAsFraction || $other->writtenAsFraction, 0);
+        return new self(
+            $this->top * $other->below + $other->top * $this->below,
+            2 * $this->below * $other->below,
+            $this->writtenAsFraction || $other->writtenAsFraction,
+            0,
+        );
     }
 
     private static function shareNothing(int $one, int $other): bool

@@ -65,7 +65,9 @@ enum LengthStyle: string
         if ($marks !== null && self::isNear($written, $marks)) {
             return self::fraction($written, $marks);
         }
-        $text = $this === self::Millimetres ? number_format($mm, $decimals, '.', '') : number_format($inches, $decimals + self::MORE_DECIMALS, '.', '');
+        $text = $this === self::Millimetres
+            ? number_format($mm, $decimals, '.', '')
+            : number_format($inches, $decimals + self::MORE_DECIMALS, '.', '');
 
         return $isShort && str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text;
     }
@@ -85,7 +87,13 @@ enum LengthStyle: string
         while ($part !== 0 && $part % 2 === 0) {
             [$part, $marks] = [intdiv($part, 2), intdiv($marks, 2)];
         }
-        $text = implode(' ', array_filter([$whole > 0 || $part === 0 ? (string) $whole : '', $part > 0 ? "{$part}/{$marks}" : ''], static fn (string $one): bool => $one !== ''));
+        $text = implode(
+            ' ',
+            array_filter(
+                [$whole > 0 || $part === 0 ? (string) $whole : '', $part > 0 ? "{$part}/{$marks}" : ''],
+                static fn (string $one): bool => $one !== '',
+            ),
+        );
 
         return $inches < 0.0 && $count > 0 ? "-{$text}" : $text;
     }

@@ -28,22 +28,32 @@ final class NotUnderstood extends DomainException implements CoreError
 
     public static function noNumber(string $text): self
     {
-        return new self(Quoted::text($text).' has no number in it. Type a value and a unit, such as 4.2 mm or 3/32 in, or a coin: nickel, quarter, dime, cent.');
+        return new self(
+            Quoted::text($text)
+                .' has no number in it. Type a value and a unit, such as 4.2 mm or 3/32 in, or a coin: nickel, quarter, dime, cent.',
+        );
     }
 
     public static function zeroBelow(string $text): self
     {
-        return new self(Quoted::text($text).' has 0 below the line, which is no size. Type the fraction again, such as 3/32 in.');
+        return new self(
+            Quoted::text($text).' has 0 below the line, which is no size. Type the fraction again, such as 3/32 in.',
+        );
     }
 
     public static function tooManyDigits(string $text): self
     {
-        return new self(Quoted::text($text).' has more digits than any instrument here can show. Type at most 6 before the decimal mark and 6 after it.');
+        return new self(
+            Quoted::text($text)
+                .' has more digits than any instrument here can show. Type at most 6 before the decimal mark and 6 after it.',
+        );
     }
 
     public static function unit(string $number, string $unit): self
     {
-        return new self("Read {$number}, but ".Quoted::text($unit).' is not a unit I know. Use '.Unit::namesForPeople().'.');
+        return new self(
+            "Read {$number}, but ".Quoted::text($unit).' is not a unit I know. Use '.Unit::namesForPeople().'.',
+        );
     }
 
     public static function line(string $sentence): self

@@ -5,11 +5,12 @@ declare(strict_types=1);
 namespace VividPull\Core\Quantity;
 
 /**
- * Reads a quantity as people write it: `4`, `4.2mm`, `4,2`, `3/32`, `1 1/16 in`, `1-1/16"`, `⅛`, `half inch`, `62 thou`, `nickel`, `2.2 ft-lb`.
+ * Reads a quantity as people write it: `4`, `4.2mm`, `4,2`, `3/32`, `1 1/16 in`, `1-1/16"`, `⅛`, `half inch`, `62
+ * thou`, `nickel`, `2.2 ft-lb`.
  *
  * A bare number is in the default unit; a bare fraction is inches, and the answer says so; a comma is a decimal mark.
- * `3 to 4` is kept as its middle, and `9.6 ± 0.3` as 9.6. Only what was written coarser than it was read widens it: a range by its width, an unreduced fraction
- * (`4/8`) by its parts, and `about` by the step it was written in.
+ * `3 to 4` is kept as its middle, and `9.6 ± 0.3` as 9.6. Only what was written coarser than it was read widens it: a
+ * range by its width, an unreduced fraction (`4/8`) by its parts, and `about` by the step it was written in.
  */
 final readonly class QuantityReader
 {
@@ -20,10 +21,12 @@ final readonly class QuantityReader
     private const ONE = '/^(?<number>'.self::NUMBER.')\s*(?<unit>.*)$/su';
 
     /** A dash joins two sizes only where a mixed number is not meant: `3-4 mm`, but `1-1/16`. */
-    private const RANGE = '/^(?<from>'.self::NUMBER.')\s*(?<unit_from>[^\d\s\-]*)\s*(?:to|till|-|…|\.\.\.?)\s*(?<to>'.self::NUMBER.')\s*(?<unit>.*)$/su';
+    private const RANGE = '/^(?<from>'.self::NUMBER.')\s*(?<unit_from>[^\d\s\-]*)\s*(?:to|till|-|…|\.\.\.?)\s*(?<to>'
+        .self::NUMBER.')\s*(?<unit>.*)$/su';
 
     /** `9.6 ± 0.3 mm`: a size and how far it may be off either way. */
-    private const EITHER_WAY = '/^(?<number>'.self::NUMBER.')\s*(?:±|\+\s*\/?\s*-)\s*(?<off>'.self::NUMBER.')\s*(?<unit>.*)$/su';
+    private const EITHER_WAY = '/^(?<number>'.self::NUMBER.')\s*(?:±|\+\s*\/?\s*-)\s*(?<off>'.self::NUMBER
+        .')\s*(?<unit>.*)$/su';
 
     private function __construct(private Unit $default) {}
 
@@ -32,7 +35,9 @@ final readonly class QuantityReader
         return new self($unit);
     }
 
-    /** @throws NotUnderstood If the text is not one number or range with at most one known unit, or the name of a coin. */
+    /**
+     * @throws NotUnderstood If the text is not one number or range with at most one known unit, or the name of a coin.
+     */
     public function read(string $text): ReadQuantity
     {
         $entered = $this->entered($text);
@@ -60,7 +65,13 @@ final readonly class QuantityReader
         $number = Fraction::fromText($part['number']);
         [$unit, $assumed] = $this->unit($number, trim($part['unit']), $part['number']);
 
-        return ReadQuantity::measured($entered, $number, $unit, self::coarseness($number, $written->isRough) * $unit->factor(), $assumed);
+        return ReadQuantity::measured(
+            $entered,
+            $number,
+            $unit,
+            self::coarseness($number, $written->isRough) * $unit->factor(),
+            $assumed,
+        );
     }
 
     private function eitherWay(string $entered, string $said, string $off, string $unitSaid): ReadQuantity
@@ -68,10 +79,18 @@ final readonly class QuantityReader
         $half = Fraction::fromText($off)->toFloat();
         [$unit, $assumed] = $this->unit(Fraction::fromText($said), $unitSaid, $said);
         if ($half <= 0.0) {
-            throw NotUnderstood::line("Read {$entered} as a size and how far it may be off, and that is never nothing. Type the size alone.");
+            throw NotUnderstood::line(
+                "Read {$entered} as a size and how far it may be off, and that is never nothing. Type the size alone.",
+            );
         }
 
-        return ReadQuantity::middle($entered, Fraction::fromText($said), $unit, 2.0 * $half * $unit->factor(), ($assumed === null ? '' : "{$assumed} ")."Kept as {$said}, known to {$off} either way.");
+        return ReadQuantity::middle(
+            $entered,
+            Fraction::fromText($said),
+            $unit,
+            2.0 * $half * $unit->factor(),
+            ($assumed === null ? '' : "{$assumed} ")."Kept as {$said}, known to {$off} either way.",
+        );
     }
 
     /** `3 to 4`: its middle, known to half its width either way. */
@@ -80,17 +99,30 @@ final readonly class QuantityReader
         [$low, $high] = [Fraction::fromText($from), Fraction::fromText($to)];
         [$unit, $assumed] = $this->unit($high, $unitTo === '' ? $unitFrom : $unitTo, $to);
         if ($unitFrom !== '' && $this->unit($low, $unitFrom, $from)[0] !== $unit) {
-            throw NotUnderstood::line("Read {$entered} as a range, but its two ends are in two units. Type both in one.");
+            throw NotUnderstood::line(
+                "Read {$entered} as a range, but its two ends are in two units. Type both in one.",
+            );
         }
         if ($high->toFloat() <= $low->toFloat()) {
-            throw NotUnderstood::line("Read {$entered} as a range, but {$to} is not above {$from}. Type the smaller one first.");
+            throw NotUnderstood::line(
+                "Read {$entered} as a range, but {$to} is not above {$from}. Type the smaller one first.",
+            );
         }
 
-        return ReadQuantity::middle($entered, $low->halfwayTo($high), $unit, ($high->toFloat() - $low->toFloat()) * $unit->factor(),
-            ($assumed === null ? '' : "{$assumed} ")."Kept as the middle of {$from} and {$to}, known to half of what lies between.");
+        return ReadQuantity::middle(
+            $entered,
+            $low->halfwayTo($high),
+            $unit,
+            ($high->toFloat() - $low->toFloat()) * $unit->factor(),
+            ($assumed === null ? '' : "{$assumed} ")
+                ."Kept as the middle of {$from} and {$to}, known to half of what lies between.",
+        );
     }
 
-    /** How coarse a number was written beyond what its instrument shows, in the unit it was written in; 0 where it was not. */
+    /**
+     * How coarse a number was written beyond what its instrument shows, in the unit it was written in; 0 where it was
+     * not.
+     */
     private static function coarseness(Fraction $number, bool $isRough): float
     {
         return match (true) {
@@ -108,7 +140,10 @@ final readonly class QuantityReader
             return [Unit::Inch, 'A fraction without a unit was taken as inches.'];
         }
 
-        return [$unit === '' ? $this->default : Unit::tryFromText($unit) ?? throw NotUnderstood::unit($said, $unit), null];
+        return [
+            $unit === '' ? $this->default : Unit::tryFromText($unit) ?? throw NotUnderstood::unit($said, $unit),
+            null,
+        ];
     }
 
     private function entered(string $text): string

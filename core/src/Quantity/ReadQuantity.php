@@ -24,8 +24,13 @@ final readonly class ReadQuantity
     ) {}
 
     /** @param  float  $coarseness  in the internal unit */
-    public static function measured(string $entered, Fraction $number, Unit $unit, float $coarseness, ?string $assumed): self
-    {
+    public static function measured(
+        string $entered,
+        Fraction $number,
+        Unit $unit,
+        float $coarseness,
+        ?string $assumed,
+    ): self {
         return new self(
             $entered,
             $unit->dimension(),
@@ -41,7 +46,17 @@ final readonly class ReadQuantity
     /** The middle of a range, known to half its width either way; the width in the internal unit. */
     public static function middle(string $entered, Fraction $middle, Unit $unit, float $width, string $assumed): self
     {
-        return new self($entered, $unit->dimension(), $unit->toInternal($middle), $unit, null, $width, $width, $assumed, true);
+        return new self(
+            $entered,
+            $unit->dimension(),
+            $unit->toInternal($middle),
+            $unit,
+            null,
+            $width,
+            $width,
+            $assumed,
+            true,
+        );
     }
 
     public static function coin(string $entered, Coin $coin): self

@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace VividPull\Core\Quantity;
 
 /**
- * The units that sentences are said in, for as long as something is worked out: a figure asks here when it is put into words. Nothing is judged by
- * it, and nothing that is kept is worked out otherwise than in the units in which everything is kept.
+ * The units that sentences are said in, for as long as something is worked out: a figure asks here when it is put into
+ * words. Nothing is judged by it, and nothing that is kept is worked out otherwise than in the units in which
+ * everything is kept.
  */
 final class Spoken
 {

@@ -7,7 +7,8 @@ namespace VividPull\Core\Quantity;
 use VividPull\Core\Errors\OutOfRange;
 
 /**
- * An exact amount of turning, counted in 720ths of a turn so that flats (a sixth) and eighths are whole. Out is positive.
+ * An exact amount of turning, counted in 720ths of a turn so that flats (a sixth) and eighths are whole. Out is
+ * positive.
  */
 final readonly class Steps
 {

@@ -23,7 +23,9 @@ final readonly class ThreadPitch
 
     private function __construct(public string $name, public float $mm, public ?float $diameterMm) {}
 
-    /** @throws OutOfRange If the name is neither metric nor unified, or names a pitch that the diameter does not have. */
+    /**
+     * @throws OutOfRange If the name is neither metric nor unified, or names a pitch that the diameter does not have.
+     */
     public static function fromName(string $name): self
     {
         $plain = trim($name);

@@ -27,11 +27,14 @@ enum Unit: string
     private const SPELLINGS = [
         'mm' => self::Millimetre, 'millimetre' => self::Millimetre, 'millimetres' => self::Millimetre,
         'millimeter' => self::Millimetre, 'millimeters' => self::Millimetre,
-        'cm' => self::Centimetre, 'centimetre' => self::Centimetre, 'centimetres' => self::Centimetre, 'centimeter' => self::Centimetre, 'centimeters' => self::Centimetre,
+        'cm' => self::Centimetre, 'centimetre' => self::Centimetre, 'centimetres' => self::Centimetre,
+        'centimeter' => self::Centimetre, 'centimeters' => self::Centimetre,
         'in' => self::Inch, '"' => self::Inch, 'inch' => self::Inch, 'inches' => self::Inch,
-        'thou' => self::Thou, 'thousandth' => self::Thou, 'thousandths' => self::Thou, 'mil' => self::Thou, 'mils' => self::Thou,
+        'thou' => self::Thou, 'thousandth' => self::Thou, 'thousandths' => self::Thou, 'mil' => self::Thou,
+        'mils' => self::Thou,
         'n' => self::Newton, 'newton' => self::Newton, 'newtons' => self::Newton,
-        'lbf' => self::PoundForce, 'lb' => self::PoundForce, 'lbs' => self::PoundForce, 'pound' => self::PoundForce, 'pounds' => self::PoundForce,
+        'lbf' => self::PoundForce, 'lb' => self::PoundForce, 'lbs' => self::PoundForce, 'pound' => self::PoundForce,
+        'pounds' => self::PoundForce,
         'kgf' => self::KilogramForce,
         '°' => self::Degree, 'deg' => self::Degree, 'degree' => self::Degree, 'degrees' => self::Degree,
         'km' => self::Kilometre, 'mi' => self::Mile, 'mile' => self::Mile, 'miles' => self::Mile,
@@ -52,8 +55,10 @@ enum Unit: string
         [$force, $joint] = [self::OF_FORCE, self::JOINT];
         foreach ([
             "n{$joint}m" => self::NewtonMetre, 'newton'.$joint.'met(?:re|er)s?' => self::NewtonMetre,
-            "{$force}{$joint}(?:ft|feet|foot)" => self::PoundForceFoot, "(?:ft|feet|foot){$joint}{$force}" => self::PoundForceFoot,
-            "{$force}{$joint}(?:in|inch|inches)" => self::PoundForceInch, "(?:in|inch){$joint}{$force}" => self::PoundForceInch,
+            "{$force}{$joint}(?:ft|feet|foot)" => self::PoundForceFoot,
+            "(?:ft|feet|foot){$joint}{$force}" => self::PoundForceFoot,
+            "{$force}{$joint}(?:in|inch|inches)" => self::PoundForceInch,
+            "(?:in|inch){$joint}{$force}" => self::PoundForceInch,
         ] as $pattern => $unit) {
             if (preg_match("/^{$pattern}$/u", $bare) === 1) {
                 return $unit;
@@ -102,7 +107,8 @@ enum Unit: string
     public function factor(): float
     {
         return match ($this) {
-            self::Millimetre, self::Newton, self::NewtonMetre, self::Degree, self::Kilometre, self::Second, self::KilometreAnHour => 1.0,
+            self::Millimetre, self::Newton, self::NewtonMetre, self::Degree, self::Kilometre, self::Second,
+            self::KilometreAnHour => 1.0,
             self::Centimetre => 10.0,
             self::Inch => 25.4,
             self::Thou => 0.0254,

@@ -25,7 +25,15 @@ final readonly class Book
         /** @var array<string, string> tools that replacing wants, by the key of its step */
         public array $tools,
     ) {
-        $this->asked = array_map(static fn (string $key, string $question): Proof => Proof::yesIsRight($key, $question, caution: 'Where it runs: outdoors, carbon monoxide kills. Operator in place, nobody in front.')->running(), array_keys($proofs), array_values($proofs));
+        $this->asked = array_map(
+            static fn (string $key, string $question): Proof => Proof::yesIsRight(
+                $key,
+                $question,
+                caution: 'Where it runs: outdoors, carbon monoxide kills. Operator in place, nobody in front.',
+            )->running(),
+            array_keys($proofs),
+            array_values($proofs),
+        );
     }
 
     /**
@@ -33,8 +41,14 @@ final readonly class Book
      * @param  array<string, string>  $proofs
      * @param  array<string, string>  $tools
      */
-    public static function says(?string $printed, ?BookInterval $interval, array $torques, array $proofs, ?string $backOff = null, array $tools = []): self
-    {
+    public static function says(
+        ?string $printed,
+        ?BookInterval $interval,
+        array $torques,
+        array $proofs,
+        ?string $backOff = null,
+        array $tools = [],
+    ): self {
         return new self($printed, $interval, $torques, $proofs, $backOff, $tools);
     }
 
@@ -43,7 +57,9 @@ final readonly class Book
         return new self(null, null, [], [], null, []);
     }
 
-    /** @return list<Proof> whether they run the machine the book alone knows: what was taken off is put back before them */
+    /**
+     * @return list<Proof> whether they run the machine the book alone knows: what was taken off is put back before them
+     */
     public function proofs(): array
     {
         return $this->asked;

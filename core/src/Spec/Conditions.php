@@ -45,8 +45,14 @@ final readonly class Conditions
     public function objection(?EngineHeat $engine, ?Wheels $wheels): ?string
     {
         return match (true) {
-            $this->engine !== null && $this->engine !== $engine => ($engine === null ? 'nobody said whether it was cold or hot' : "read {$engine->value}")."; the figure is for a {$this->engine->value} engine",
-            $this->wheels !== null && $this->wheels !== $wheels => ($wheels === null ? 'nobody said how it stood' : "read {$wheels->label()}")."; the figure is for the machine {$this->wheels->label()}",
+            $this->engine !== null && $this->engine !== $engine => ($engine === null
+                ? 'nobody said whether it was cold or hot'
+                : "read {$engine->value}")
+                ."; the figure is for a {$this->engine->value} engine",
+            $this->wheels !== null && $this->wheels !== $wheels => ($wheels === null
+                ? 'nobody said how it stood'
+                : "read {$wheels->label()}")
+                ."; the figure is for the machine {$this->wheels->label()}",
             default => null,
         };
     }
@@ -54,7 +60,9 @@ final readonly class Conditions
     /** Read on a stand for a figure on its wheels: good enough to set by, and proved on the ground. */
     public function areProvisional(?EngineHeat $engine, ?Wheels $wheels): bool
     {
-        return $this->wheels === Wheels::OnGround && $wheels === Wheels::OnStand && $this->objection($engine, Wheels::OnGround) === null;
+        return $this->wheels === Wheels::OnGround
+            && $wheels === Wheels::OnStand
+            && $this->objection($engine, Wheels::OnGround) === null;
     }
 
     /** A state in words, as far as it was said. */

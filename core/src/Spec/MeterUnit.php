@@ -25,7 +25,10 @@ enum MeterUnit: string
         };
     }
 
-    /** How often practice looks: about every 1,000 mi where distance is counted; common practice, no source. Null where none is known. */
+    /**
+     * How often practice looks: about every 1,000 mi where distance is counted; common practice, no source. Null where
+     * none is known.
+     */
     public function usualCheck(): ?float
     {
         return match ($this) {
@@ -35,7 +38,10 @@ enum MeterUnit: string
         };
     }
 
-    /** The first four or five uses of a new machine (common practice, no source); an hour counts as one (ours). Null where use is no use. */
+    /**
+     * The first four or five uses of a new machine (common practice, no source); an hour counts as one (ours). Null
+     * where use is no use.
+     */
     public function firstUses(): ?float
     {
         return match ($this) {

@@ -11,9 +11,14 @@ final readonly class Mover
 {
     private function __construct(
         public string $adjuster,
-        /** How far the arm goes for one step of the adjuster as it counts, in the table's unit; null where nobody measured it. */
+        /**
+         * How far the arm goes for one step of the adjuster as it counts, in the table's unit; null where nobody
+         * measured it.
+         */
         public ?float $perStep,
-        /** Which way it goes with an outward step: 1 to the table's plus, −1 to its minus, null until a trial shows it. */
+        /**
+         * Which way it goes with an outward step: 1 to the table's plus, −1 to its minus, null until a trial shows it.
+         */
         public ?int $sign,
         /** The share by which a move may fall short or go too far; 1 where nobody knows how much it moves. */
         public float $error,

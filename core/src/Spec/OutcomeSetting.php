@@ -13,7 +13,8 @@ final readonly class OutcomeSetting
     /**
      * @param  float  $at  its place on the lever, in the table's unit
      * @param  array<string, OutcomeWord>  $sees  by key
-     * @param  array<string, float>  $weights  how much of each mover's offset counts here; all of it where none is named
+     * @param  array<string, float>  $weights  how much of each mover's offset counts here; all of it where none is
+     *     named
      */
     private function __construct(
         public string $key,
@@ -30,11 +31,22 @@ final readonly class OutcomeSetting
      * @param  list<OutcomeWord>  $sees
      * @param  array<string, float>  $weights
      *
-     * @throws OutOfRange If what is wanted is none of what can be seen, nothing else can be, or two things have one key.
+     * @throws OutOfRange If what is wanted is none of what can be seen, nothing else can be, or two things have one
+     *     key.
      */
-    public static function of(string $key, string $label, float $at, string $wants, array $sees, array $weights, bool $isTelling): self
-    {
-        Keys::mustDiffer("What is seen at {$label}", array_map(static fn (OutcomeWord $one): string => $one->key, $sees));
+    public static function of(
+        string $key,
+        string $label,
+        float $at,
+        string $wants,
+        array $sees,
+        array $weights,
+        bool $isTelling,
+    ): self {
+        Keys::mustDiffer(
+            "What is seen at {$label}",
+            array_map(static fn (OutcomeWord $one): string => $one->key, $sees),
+        );
         $byKey = array_combine(array_map(static fn (OutcomeWord $one): string => $one->key, $sees), $sees);
         if (! isset($byKey[$wants]) || $byKey[$wants]->provesNothing || count($byKey) < 2) {
             throw OutOfRange::outcome($label, Quoted::text($wants));

@@ -9,10 +9,11 @@ use VividPull\Core\Quantity\Figure;
 
 /**
  * What a control must do at each of its settings, where no play is read and the truth is in what the machine does: the
- * detents of a speed selector, the modes of an arm that several cables meet at, a drive that should neither creep nor slip.
+ * detents of a speed selector, the modes of an arm that several cables meet at, a drive that should neither creep nor
+ * slip.
  *
- * The arm stands at p + w·o: p is the setting's own place, o the unknown offsets of the cables, w how much of each counts
- * there. What was seen bounds that sum; what is wanted is one of the same bounds.
+ * The arm stands at p + w·o: p is the setting's own place, o the unknown offsets of the cables, w how much of each
+ * counts there. What was seen bounds that sum; what is wanted is one of the same bounds.
  */
 final readonly class OutcomeTable implements Aim
 {
@@ -42,8 +43,16 @@ final readonly class OutcomeTable implements Aim
      *
      * @throws OutOfRange If two settings or movers have one key, or the first try is more than ever is moved at once.
      */
-    public static function of(string $arm, string $unit, string $plus, string $minus, array $settings, array $movers, float $trial, float $mostAtOnce): self
-    {
+    public static function of(
+        string $arm,
+        string $unit,
+        string $plus,
+        string $minus,
+        array $settings,
+        array $movers,
+        float $trial,
+        float $mostAtOnce,
+    ): self {
         Keys::mustDiffer('Settings', array_map(static fn (OutcomeSetting $one): string => $one->key, $settings));
         Keys::mustDiffer('What moves it', array_map(static fn (Mover $one): string => $one->adjuster, $movers));
         if ($trial > $mostAtOnce) {
@@ -62,7 +71,10 @@ final readonly class OutcomeTable implements Aim
         );
     }
 
-    /** @return list<OutcomeSetting> those tried as found and after every move: two detents of eight decide; all of them where none is named */
+    /**
+     * @return list<OutcomeSetting> those tried as found and after every move: two detents of eight decide; all of them
+     *     where none is named
+     */
     public function telling(): array
     {
         $telling = array_filter($this->settings, static fn (OutcomeSetting $one): bool => $one->isTelling);
@@ -82,8 +94,8 @@ final readonly class OutcomeTable implements Aim
     }
 
     /**
-     * Whether how much its movers move a setting is not known but learned: each may move it by nothing or by twice as far, so that what
-     * is seen at one setting says nothing of another.
+     * Whether how much its movers move a setting is not known but learned: each may move it by nothing or by twice as
+     * far, so that what is seen at one setting says nothing of another.
      */
     public function isLearned(): bool
     {
@@ -92,7 +104,13 @@ final readonly class OutcomeTable implements Aim
 
     public function say(): string
     {
-        return implode('; ', array_map(static fn (OutcomeSetting $one): string => "{$one->label}: ".lcfirst($one->wanted()->label), array_values($this->settings)));
+        return implode(
+            '; ',
+            array_map(
+                static fn (OutcomeSetting $one): string => "{$one->label}: ".lcfirst($one->wanted()->label),
+                array_values($this->settings),
+            ),
+        );
     }
 
     /** A distance at the arm as it is said: `9 mm towards reverse`, `1.5 detents towards reverse`. */

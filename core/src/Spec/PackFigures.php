@@ -6,7 +6,10 @@ namespace VividPull\Core\Spec;
 
 use VividPull\Core\Procedure\MeasureKey;
 
-/** The figures of a clutch pack: how many plates and springs, what each must still have, and how its bolts are tightened. */
+/**
+ * The figures of a clutch pack: how many plates and springs, what each must still have, and how its bolts are
+ * tightened.
+ */
 final readonly class PackFigures implements Aim
 {
     /** @param  array<string, int>  $counts  plates and springs there are, by measure */
@@ -19,19 +22,44 @@ final readonly class PackFigures implements Aim
         public ?float $boltNm,
     ) {}
 
-    public static function of(int $friction, int $steel, int $springs, ?float $frictionMinMm, ?float $steelWarpMaxMm, ?float $springMinMm, int $bolts, ?float $boltNm): self
-    {
-        return new self([MeasureKey::FrictionPlate->value => $friction, MeasureKey::SteelPlate->value => $steel, MeasureKey::ClutchSpring->value => $springs],
-            $frictionMinMm, $steelWarpMaxMm, $springMinMm, $bolts, $boltNm);
+    public static function of(
+        int $friction,
+        int $steel,
+        int $springs,
+        ?float $frictionMinMm,
+        ?float $steelWarpMaxMm,
+        ?float $springMinMm,
+        int $bolts,
+        ?float $boltNm,
+    ): self {
+        return new self(
+            [
+                MeasureKey::FrictionPlate->value => $friction,
+                MeasureKey::SteelPlate->value => $steel,
+                MeasureKey::ClutchSpring->value => $springs,
+            ],
+            $frictionMinMm,
+            $steelWarpMaxMm,
+            $springMinMm,
+            $bolts,
+            $boltNm,
+        );
     }
 
     public function band(MeasureKey $key): ?SpecBand
     {
         return match ($key) {
-            MeasureKey::FrictionPlate => $this->frictionMinMm === null ? null : SpecBand::between($this->frictionMinMm, null),
-            MeasureKey::SteelPlate => $this->steelWarpMaxMm === null ? null : SpecBand::between(null, $this->steelWarpMaxMm),
-            MeasureKey::ClutchSpring => $this->springMinMm === null ? null : SpecBand::between($this->springMinMm, null),
-            MeasureKey::BladeStop, MeasureKey::GroundSpeed, MeasureKey::Tyre, MeasureKey::FullDrive, MeasureKey::ShortOfOpen, MeasureKey::LeverPull, MeasureKey::LeverRelease => null,
+            MeasureKey::FrictionPlate => $this->frictionMinMm === null
+                ? null
+                : SpecBand::between($this->frictionMinMm, null),
+            MeasureKey::SteelPlate => $this->steelWarpMaxMm === null
+                ? null
+                : SpecBand::between(null, $this->steelWarpMaxMm),
+            MeasureKey::ClutchSpring => $this->springMinMm === null
+                ? null
+                : SpecBand::between($this->springMinMm, null),
+            MeasureKey::BladeStop, MeasureKey::GroundSpeed, MeasureKey::Tyre, MeasureKey::FullDrive,
+            MeasureKey::ShortOfOpen, MeasureKey::LeverPull, MeasureKey::LeverRelease => null,
         };
     }
 
@@ -73,7 +101,10 @@ final readonly class PackFigures implements Aim
         while (count($order) < $places) {
             [$next, $farthest] = [0, -1];
             foreach (array_diff(range(0, $places - 1), $order) as $place) {
-                $nearest = min(array_map(static fn (int $done): int => min(abs($place - $done), $places - abs($place - $done)), $order));
+                $nearest = min(array_map(
+                    static fn (int $done): int => min(abs($place - $done), $places - abs($place - $done)),
+                    $order,
+                ));
                 [$next, $farthest] = $nearest > $farthest ? [$place, $nearest] : [$next, $farthest];
             }
             $order[] = $next;

@@ -17,12 +17,12 @@ use VividPull\Core\Quantity\Spoken;
 use VividPull\Core\Quantity\Unit;
 
 /**
- * A band of play as a book prints it: `10–20 mm`, `10 - 20 mm (0.39 - 0.79 in)`, `1/8 to 1/4 inch`, `zero to 1/16`, `2.0 ± 0.5 mm`,
- * `at least 2 mm`, `2 mm max.`, `a nickel`.
+ * A band of play as a book prints it: `10–20 mm`, `10 - 20 mm (0.39 - 0.79 in)`, `1/8 to 1/4 inch`, `zero to 1/16`,
+ * `2.0 ± 0.5 mm`, `at least 2 mm`, `2 mm max.`, `a nickel`.
  *
- * Printed in two units, both must mean the same within printed rounding: half the last decimal, or half the finest fraction that the
- * figure shows. One figure alone is no band: how far off is still right, nobody but the book can say. A coin is known to
- * `COIN_EITHER_WAY`, and is a band as wide as that.
+ * Printed in two units, both must mean the same within printed rounding: half the last decimal, or half the finest
+ * fraction that the figure shows. One figure alone is no band: how far off is still right, nobody but the book can say.
+ * A coin is known to `COIN_EITHER_WAY`, and is a band as wide as that.
  */
 final readonly class PrintedBand
 {
@@ -30,7 +30,10 @@ final readonly class PrintedBand
     private const COIN_EITHER_WAY = 0.15;
 
     /** Every dash that print has, as one; and what joins two sizes in print of other countries. */
-    private const DASHES = ["\u{2010}" => '-', "\u{2011}" => '-', "\u{2212}" => '-', '–' => ' – ', '—' => ' – ', '…' => ' – ', '~' => ' – ', '～' => ' – '];
+    private const DASHES = [
+        "\u{2010}" => '-', "\u{2011}" => '-', "\u{2212}" => '-', '–' => ' – ', '—' => ' – ', '…' => ' – ', '~' => ' – ',
+        '～' => ' – ',
+    ];
 
     private const TWO_UNITS = '/^(?<first>[^()\[\]]+?)\s*[(\[](?<other>[^()\[\]]+)[)\]]\.?$|^(?<one>.*[a-z".]) \/ (?<two>.+)$/iu';
 
@@ -103,7 +106,10 @@ final readonly class PrintedBand
         }
         $between = self::parts(self::BETWEEN, $text);
         $sided = $between === null ? self::parts(self::ONE_SIDED, $text) : null;
-        $joined = $between ?? ($sided === null && preg_match(self::MIXED_NUMBER, $text) !== 1 ? self::parts(self::RANGE, $text) ?? self::parts(self::TIGHT, $text) : null);
+        $joined = $between
+            ?? ($sided === null && preg_match(self::MIXED_NUMBER, $text) !== 1
+                ? self::parts(self::RANGE, $text) ?? self::parts(self::TIGHT, $text)
+                : null);
         if ($joined !== null) {
             $high = self::length($joined['high'] ?? '', null);
 
@@ -123,7 +129,9 @@ final readonly class PrintedBand
     /** @return array<array-key, string>|null the named parts that are there; null where it is not written so */
     private static function parts(string $pattern, string $text): ?array
     {
-        return preg_match($pattern, $text, $part, PREG_UNMATCHED_AS_NULL) === 1 ? array_filter($part, is_string(...)) : null;
+        return preg_match($pattern, $text, $part, PREG_UNMATCHED_AS_NULL) === 1
+            ? array_filter($part, is_string(...))
+            : null;
     }
 
     /** @return array{PrintedEdge, PrintedEdge} `2.0 ± 0.5 mm` */
@@ -134,10 +142,18 @@ final readonly class PrintedBand
         // `12 mm ± 2`: what follows without a unit is in that of the middle.
         $spread = self::isBare($either) ? self::length($either, $read->unit) : $spread;
         if ($spread->value >= $read->value) {
-            throw NotUnderstood::line(Quoted::text($text).' goes down to nothing and below. Write its two ends, such as 0 to 2 mm.');
+            throw NotUnderstood::line(
+                Quoted::text($text).' goes down to nothing and below. Write its two ends, such as 0 to 2 mm.',
+            );
         }
 
-        return PrintedEdge::around($text, $read->value, $spread->value, max($read->writtenStep, $spread->writtenStep), $read->unit);
+        return PrintedEdge::around(
+            $text,
+            $read->value,
+            $spread->value,
+            max($read->writtenStep, $spread->writtenStep),
+            $read->unit,
+        );
     }
 
     /** `a quarter` may be the coin or a quarter of an inch: only its thickness, or its bare name, is the coin. */
@@ -168,12 +184,17 @@ final readonly class PrintedBand
     private static function length(string $text, ?Unit $unit): ReadQuantity
     {
         $text = (string) preg_replace('/^(?:zero|none|no play)$/i', '0', trim($text));
-        $read = QuantityReader::defaultingTo(Unit::Millimetre)->read(self::isBare($text) && $unit !== null ? "{$text} {$unit->value}" : $text);
+        $read = QuantityReader::defaultingTo(Unit::Millimetre)->read(
+            self::isBare($text) && $unit !== null ? "{$text} {$unit->value}" : $text,
+        );
         if ($read->dimension !== Dimension::Length) {
             throw NotUnderstood::line(Quoted::text($text).' is no length, and play is a length.');
         }
         if ($read->isRange) {
-            throw NotUnderstood::line(Quoted::text($text).' is a range, where one edge of the band belongs. Write the band as it is printed: 10–20 mm.');
+            throw NotUnderstood::line(
+                Quoted::text($text)
+                    .' is a range, where one edge of the band belongs. Write the band as it is printed: 10–20 mm.',
+            );
         }
 
         return $read;
@@ -215,6 +236,9 @@ final readonly class PrintedBand
         $of = "{$one->said} is about ";
 
         // Beside what is printed in one unit stands the other, whatever its reader reads.
-        return $of.($two->unit === Unit::Inch ? LengthStyle::fraction($one->mm / Unit::Inch->factor(), 64).' in' : Spoken::kept(static fn (): string => (string) Figure::shortLength($one->mm, 1)));
+        return $of
+            .($two->unit === Unit::Inch
+                ? LengthStyle::fraction($one->mm / Unit::Inch->factor(), 64).' in'
+                : Spoken::kept(static fn (): string => (string) Figure::shortLength($one->mm, 1)));
     }
 }

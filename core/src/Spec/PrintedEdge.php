@@ -7,7 +7,10 @@ namespace VividPull\Core\Spec;
 use VividPull\Core\Quantity\ReadQuantity;
 use VividPull\Core\Quantity\Unit;
 
-/** One edge of a band in print: the words it was read from, its size, and the smallest difference that these words can show, both in mm. */
+/**
+ * One edge of a band in print: the words it was read from, its size, and the smallest difference that these words can
+ * show, both in mm.
+ */
 final readonly class PrintedEdge
 {
     /** What a sum of two sizes is rounded to, in decimals of a mm, so that 2.1 less 0.3 is 1.8. */
@@ -28,6 +31,9 @@ final readonly class PrintedEdge
      */
     public static function around(string $said, float $middle, float $either, float $step, ?Unit $unit = null): array
     {
-        return [new self($said, round($middle - $either, self::DECIMALS), $step, $unit), new self($said, round($middle + $either, self::DECIMALS), $step, $unit)];
+        return [
+            new self($said, round($middle - $either, self::DECIMALS), $step, $unit),
+            new self($said, round($middle + $either, self::DECIMALS), $step, $unit),
+        ];
     }
 }

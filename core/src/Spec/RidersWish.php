@@ -6,7 +6,10 @@ namespace VividPull\Core\Spec;
 
 use VividPull\Core\Quantity\Figure;
 
-/** How the person who rides or works with the machine wants it, inside its band: it belongs to the machine, and is aimed for next time too. */
+/**
+ * How the person who rides or works with the machine wants it, inside its band: it belongs to the machine, and is aimed
+ * for next time too.
+ */
 final readonly class RidersWish
 {
     public function __construct(

@@ -25,7 +25,10 @@ final readonly class Spec
         public Policy $policy,
         public DecisionRule $rule,
         public SpecSource $source,
-        /** The play of a second cable, the closing one of a push-pull pair or the one behind a governor; null where there is one cable. */
+        /**
+         * The play of a second cable, the closing one of a push-pull pair or the one behind a governor; null where
+         * there is one cable.
+         */
         public ?FreePlayBand $second,
         /** Whether the second cable is set before the first. */
         public bool $secondFirst,
@@ -49,10 +52,24 @@ final readonly class Spec
         array $targets = [],
         ?Book $book = null,
     ): self {
-        return new self($family, $aim, $conditions->inAll($family->poses()), $policy, $rule, $source, $second, $secondFirst, $targets, $book ?? Book::silent());
+        return new self(
+            $family,
+            $aim,
+            $conditions->inAll($family->poses()),
+            $policy,
+            $rule,
+            $source,
+            $second,
+            $secondFirst,
+            $targets,
+            $book ?? Book::silent(),
+        );
     }
 
-    /** @return list<Proof> what is tried before a job on it may end: what the family always tries, then what the book adds */
+    /**
+     * @return list<Proof> what is tried before a job on it may end: what the family always tries, then what the book
+     *     adds
+     */
     public function proofs(Run $run): array
     {
         return [...$this->declared->proofs($run), ...$this->book->proofs()];
@@ -61,16 +78,34 @@ final readonly class Spec
     /** What the second cable is judged by, as a spec of its own. */
     public function ofSecond(): ?self
     {
-        return $this->second === null ? null : new self($this->declared, $this->second, $this->conditions, $this->policy, $this->rule, $this->source, null, false, [], $this->book);
+        return $this->second === null
+            ? null
+            : new self(
+                $this->declared,
+                $this->second,
+                $this->conditions,
+                $this->policy,
+                $this->rule,
+                $this->source,
+                null,
+                false,
+                [],
+                $this->book,
+            );
     }
 
-    /** Whether the state of the machine is asked before a reading: where the figure holds in any, the answer would change nothing. */
+    /**
+     * Whether the state of the machine is asked before a reading: where the figure holds in any, the answer would
+     * change nothing.
+     */
     public function isStateAsked(): bool
     {
         return $this->aim !== null && ($this->conditions->matter() || $this->declared->movesWithHeat());
     }
 
-    /** Whether play read cold and play read hot are two things; where they are one, they are held against each other. */
+    /**
+     * Whether play read cold and play read hot are two things; where they are one, they are held against each other.
+     */
     public function heatMatters(): bool
     {
         return $this->conditions->engine !== null || $this->declared->movesWithHeat();
@@ -81,10 +116,16 @@ final readonly class Spec
         return $this->conditions->wheels !== null;
     }
 
-    /** @return list<Inspection> everything that may be found on it: what is always looked over, and a pack where it has one */
+    /**
+     * @return list<Inspection> everything that may be found on it: what is always looked over, and a pack where it has
+     *     one
+     */
     public function inspections(): array
     {
-        return [...$this->declared->lookOver(), ...($this->other(PackFigures::class) === null ? [] : PackFindings::all())];
+        return [
+            ...$this->declared->lookOver(),
+            ...($this->other(PackFigures::class) === null ? [] : PackFindings::all()),
+        ];
     }
 
     /**
@@ -94,7 +135,8 @@ final readonly class Spec
      */
     public function play(): FreePlayBand
     {
-        return $this->aim ?? throw new LogicException('This spec has no play: ask whether it has before asking for it.');
+        return $this->aim
+            ?? throw new LogicException('This spec has no play: ask whether it has before asking for it.');
     }
 
     /**
@@ -137,11 +179,24 @@ final readonly class Spec
         return $point->howToRead($this->declared->moved());
     }
 
-    /** Everything its readings are held against, in words; a table, a pull and a pack say theirs beside what was seen. */
+    /**
+     * Everything its readings are held against, in words; a table, a pull and a pack say theirs beside what was seen.
+     */
     public function say(): string
     {
         $play = $this->aim === null ? [] : ["{$this->aim->band->say()} at the {$this->pointName($this->aim->point)}"];
-        $said = [...$play, ...array_map(static fn (Aim $aim): string => $aim->say(), array_filter($this->targets, static fn (Aim $aim): bool => ! $aim instanceof OutcomeTable && ! $aim instanceof PullFigure && ! $aim instanceof PackFigures))];
+        $said = [
+            ...$play,
+            ...array_map(
+                static fn (Aim $aim): string => $aim->say(),
+                array_filter(
+                    $this->targets,
+                    static fn (Aim $aim): bool => ! $aim instanceof OutcomeTable
+                        && ! $aim instanceof PullFigure
+                        && ! $aim instanceof PackFigures,
+                ),
+            ),
+        ];
 
         return $said === [] ? 'What it does' : ucfirst(implode('; ', $said));
     }

@@ -20,7 +20,10 @@ interface SpecFamily
     /** Whether heat changes its play so much that cold or hot is written down even where its book is silent. */
     public function movesWithHeat(): bool;
 
-    /** @return list<Pose> the poses in which it is always read and proved, whatever its spec says; empty where the spec decides */
+    /**
+     * @return list<Pose> the poses in which it is always read and proved, whatever its spec says; empty where the spec
+     *     decides
+     */
     public function poses(): array;
 
     /** @return list<Inspection> what is looked over before anything is measured */

@@ -17,13 +17,27 @@ final readonly class SpecSource
         public SourceKind $kind,
     ) {}
 
-    public static function of(string $document, ?string $edition, ?string $page, ?string $enteredBy, ?string $checkedBy, ?string $date = null, SourceKind $kind = SourceKind::Document): self
-    {
+    public static function of(
+        string $document,
+        ?string $edition,
+        ?string $page,
+        ?string $enteredBy,
+        ?string $checkedBy,
+        ?string $date = null,
+        SourceKind $kind = SourceKind::Document,
+    ): self {
         return new self($document, $edition, $page, $enteredBy, $checkedBy, $date, $kind);
     }
 
     public function say(): string
     {
-        return ($this->kind === SourceKind::CommonPractice ? 'Common practice, no maker\'s figure: ' : '').implode(', ', array_filter([$this->document, $this->edition, $this->page === null ? null : "page {$this->page}", $this->date], is_string(...)));
+        return ($this->kind === SourceKind::CommonPractice ? 'Common practice, no maker\'s figure: ' : '')
+            .implode(
+                ', ',
+                array_filter(
+                    [$this->document, $this->edition, $this->page === null ? null : "page {$this->page}", $this->date],
+                    is_string(...),
+                ),
+            );
     }
 }

@@ -21,7 +21,11 @@ final readonly class SpeedCeiling implements Limit
      */
     public static function of(float $atMostKmh, float $tyreMm, ?float $usualKmh): self
     {
-        foreach (['A governed speed, in km/h,' => $atMostKmh, 'A tyre diameter, in mm,' => $tyreMm, 'A usual speed, in km/h,' => $usualKmh ?? 1.0] as $what => $value) {
+        foreach ([
+            'A governed speed, in km/h,' => $atMostKmh,
+            'A tyre diameter, in mm,' => $tyreMm,
+            'A usual speed, in km/h,' => $usualKmh ?? 1.0,
+        ] as $what => $value) {
             if (! ($value > 0.0)) {
                 throw OutOfRange::positive($what, $value);
             }

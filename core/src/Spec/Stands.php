@@ -6,7 +6,9 @@ namespace VividPull\Core\Spec;
 
 use VividPull\Core\Quantity\StepUnit;
 
-/** Where an arm stands when something is seen of it, where no book gives figures: at its place, short of it, or past it. */
+/**
+ * Where an arm stands when something is seen of it, where no book gives figures: at its place, short of it, or past it.
+ */
 enum Stands: string
 {
     case Right = 'right';
@@ -14,8 +16,9 @@ enum Stands: string
     case Past = 'past';
 
     /**
-     * The places taken for it, around the right one: less than a step of what is coarse, most of a turn of what is fine. Ours, no source:
-     * a setting that is right holds over some width, and at its edges two things may be seen at one place.
+     * The places taken for it, around the right one: less than a step of what is coarse, most of a turn of what is
+     * fine. Ours, no source: a setting that is right holds over some width, and at its edges two things may be seen at
+     * one place.
      *
      * @param  string  $unit  what the places are counted in
      * @return array{float|null, float|null} null is without end

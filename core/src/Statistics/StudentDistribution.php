@@ -54,7 +54,9 @@ final readonly class StudentDistribution
      */
     public static function quantile(float $p, float $freedom): float
     {
-        return $freedom > self::NEARLY_NORMAL ? NormalDistribution::quantile($p) : self::coverageFactor(2 * $p - 1, max(1, (int) floor($freedom)));
+        return $freedom > self::NEARLY_NORMAL
+            ? NormalDistribution::quantile($p)
+            : self::coverageFactor(2 * $p - 1, max(1, (int) floor($freedom)));
     }
 
     /**
@@ -76,7 +78,10 @@ final readonly class StudentDistribution
         return $freedom > self::NEARLY_NORMAL ? $start : self::search($coverage, $freedom, $start);
     }
 
-    /** Newton's steps from the expansion; one that leaves the bracket found so far is replaced by halving it, or by doubling where it is open. */
+    /**
+     * Newton's steps from the expansion; one that leaves the bracket found so far is replaced by halving it, or by
+     * doubling where it is open.
+     */
     private static function search(float $coverage, int $freedom, float $start): float
     {
         $low = 0.0;
@@ -96,7 +101,9 @@ final readonly class StudentDistribution
         return $t;
     }
 
-    /** Γ((ν+1)/2) / (√(νπ) Γ(ν/2)) · (1 + t²/ν)^(−(ν+1)/2); the ratio of the two grows by (ν + 1)/ν with every two of ν. */
+    /**
+     * Γ((ν+1)/2) / (√(νπ) Γ(ν/2)) · (1 + t²/ν)^(−(ν+1)/2); the ratio of the two grows by (ν + 1)/ν with every two of ν.
+     */
     private static function density(float $t, int $freedom): float
     {
         $ratio = $freedom % 2 === 1 ? 1 / sqrt(M_PI) : sqrt(M_PI) / 2;

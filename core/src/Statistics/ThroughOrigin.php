@@ -9,8 +9,8 @@ use VividPull\Core\Errors\OutOfRange;
 /**
  * A weighted straight line through the origin, y = b·x.
  *
- * b = Σwxy / Σwx², s² = Σw(y − bx)² / (n − 1), standard error of b = s / √Σwx²: weighted least squares with one parameter.
- * With weights 1/u² of known standard uncertainties, s is what the scatter is in those uncertainties.
+ * b = Σwxy / Σwx², s² = Σw(y − bx)² / (n − 1), standard error of b = s / √Σwx²: weighted least squares with one
+ * parameter. With weights 1/u² of known standard uncertainties, s is what the scatter is in those uncertainties.
  */
 final readonly class ThroughOrigin
 {

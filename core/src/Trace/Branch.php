@@ -25,7 +25,9 @@ final readonly class Branch
     {
         [$travel, $force] = [array_values($travel), array_values($force)];
 
-        return $travel === [] || $force === [] ? throw OutOfRange::trace('There is no point in it.') : new self($travel, $force);
+        return $travel === [] || $force === []
+            ? throw OutOfRange::trace('There is no point in it.')
+            : new self($travel, $force);
     }
 
     /** Its travel, which is time, turned into travel that goes evenly from one place to the other; in mm. */
@@ -33,7 +35,10 @@ final readonly class Branch
     {
         [$begins, $lasts] = [min($this->travel), $this->reach()];
 
-        return self::of(array_map(static fn (float $at): float => $from + ($to - $from) * ($at - $begins) / $lasts, $this->travel), $this->force);
+        return self::of(
+            array_map(static fn (float $at): float => $from + ($to - $from) * ($at - $begins) / $lasts, $this->travel),
+            $this->force,
+        );
     }
 
     public function count(): int

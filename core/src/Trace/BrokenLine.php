@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace VividPull\Core\Trace;
 
 /**
- * A line of straight pieces that meet at knots, fitted to the cells of a branch by least squares in the heights and the places of its knots together.
+ * A line of straight pieces that meet at knots, fitted to the cells of a branch by least squares in the heights and the
+ * places of its knots together.
  *
- * The places are found by Gauss and Newton's steps, each halved until it helps, from where the pieces that need not meet had their ends. The standard
- * uncertainty of a place is that of the linear model at the end: σ²(JᵀJ)⁻¹, σ² from what is left over (Seber and Wild, *Nonlinear Regression*, 2.1 and 9.3
- * [memory]; the same as Muggeo's, *Statistics in Medicine* 22 (2003) 3055).
+ * The places are found by Gauss and Newton's steps, each halved until it helps, from where the pieces that need not
+ * meet had their ends. The standard uncertainty of a place is that of the linear model at the end: σ²(JᵀJ)⁻¹, σ² from
+ * what is left over (Seber and Wild, *Nonlinear Regression*, 2.1 and 9.3 [memory]; the same as Muggeo's, *Statistics in
+ * Medicine* 22 (2003) 3055).
  */
 final readonly class BrokenLine
 {
@@ -21,9 +23,17 @@ final readonly class BrokenLine
     /**
      * @param  non-empty-list<float>  $knots  in mm, both ends of the branch among them
      * @param  non-empty-list<float>  $heights  in N, at each
-     * @param  list<float|null>  $uncertainties  standard uncertainty of each inner knot's place, in mm; null where it cannot be said
+     * @param  list<float|null>  $uncertainties  standard uncertainty of each inner knot's place, in mm; null where it
+     *     cannot be said
      */
-    private function __construct(public array $knots, public array $heights, public array $uncertainties, public float $left, public int $cells, private float $scatter) {}
+    private function __construct(
+        public array $knots,
+        public array $heights,
+        public array $uncertainties,
+        public float $left,
+        public int $cells,
+        private float $scatter,
+    ) {}
 
     /** @param  list<int>  $starts  the first cell of each segment */
     public static function fitted(Cells $cells, array $starts): self
@@ -50,8 +60,8 @@ final readonly class BrokenLine
     }
 
     /**
-     * Its knots placed anew by the same points in finer cells. What is left over is still counted over the coarser ones, so the neighbours of a gauge
-     * that hang together make nothing surer.
+     * Its knots placed anew by the same points in finer cells. What is left over is still counted over the coarser
+     * ones, so the neighbours of a gauge that hang together make nothing surer.
      */
     public function placedBy(Cells $fine, Cells $coarse): self
     {
@@ -69,7 +79,14 @@ final readonly class BrokenLine
         $back = array_map(static fn (float $x): float => $x + $cells->zero, $knots);
         $free = $cells->count() - 2 * (count($knots) - 1);
 
-        return new self($back, $system->heights, $system->uncertainties($free > 0 ? $left / $free : null), $left, $cells->count(), sqrt($left / $cells->n[$cells->count()]));
+        return new self(
+            $back,
+            $system->heights,
+            $system->uncertainties($free > 0 ? $left / $free : null),
+            $left,
+            $cells->count(),
+            sqrt($left / $cells->n[$cells->count()]),
+        );
     }
 
     /** How many straight pieces it has. */
@@ -81,7 +98,8 @@ final readonly class BrokenLine
     /** N for each mm. */
     public function slope(int $piece): float
     {
-        return ($this->heights[$piece + 1] - $this->heights[$piece]) / ($this->knots[$piece + 1] - $this->knots[$piece]);
+        return ($this->heights[$piece + 1]
+            - $this->heights[$piece]) / ($this->knots[$piece + 1] - $this->knots[$piece]);
     }
 
     /** How far a knot stands off the straight line between two others, in N. */
@@ -89,7 +107,9 @@ final readonly class BrokenLine
     {
         $share = ($this->knots[$knot] - $this->knots[$from]) / ($this->knots[$to] - $this->knots[$from]);
 
-        return abs($this->heights[$knot] - $this->heights[$from] - $share * ($this->heights[$to] - $this->heights[$from]));
+        return abs(
+            $this->heights[$knot] - $this->heights[$from] - $share * ($this->heights[$to] - $this->heights[$from]),
+        );
     }
 
     /** How far the cells lie off it, in N. */
@@ -111,11 +131,13 @@ final readonly class BrokenLine
     /**
      * Schwarz's criterion, the smaller the better: m ln(left / m) + (2K + 1) ln m for K pieces over m cells.
      *
-     * @param  float  $floor  the least that counts as left over, in N²: a fit without any noise is no better than one below what a gauge shows
+     * @param  float  $floor  the least that counts as left over, in N²: a fit without any noise is no better than one
+     *     below what a gauge shows
      */
     public function criterion(float $floor = 0.0): float
     {
-        return $this->cells * log(max($this->left, $floor, 1e-300) / $this->cells) + (2 * $this->pieces() + 1) * log($this->cells);
+        return $this->cells * log(max($this->left, $floor, 1e-300) / $this->cells)
+            + (2 * $this->pieces() + 1) * log($this->cells);
     }
 
     /** What is free to tell how much is left over: cells less heights and places. */
@@ -130,7 +152,9 @@ final readonly class BrokenLine
         $linear = $this->uncertainties[$which - 1];
         $knots = $this->from($cells);
 
-        return $linear === null ? null : KnotProfile::of($cells, $knots, $which, $linear, $this->left / $this->freedom());
+        return $linear === null
+            ? null
+            : KnotProfile::of($cells, $knots, $which, $linear, $this->left / $this->freedom());
     }
 
     /**
@@ -163,7 +187,8 @@ final readonly class BrokenLine
     }
 
     /**
-     * The best of what the steps end at when each knot in turn begins a little further: what is left has a bend at every cell, where a step may stop short.
+     * The best of what the steps end at when each knot in turn begins a little further: what is left has a bend at
+     * every cell, where a step may stop short.
      *
      * @param  non-empty-list<float>  $knots
      * @return non-empty-list<float>
@@ -174,7 +199,11 @@ final readonly class BrokenLine
         $left = KnotSystem::at($cells, $knots)->left;
         for ($which = 1; $which < count($knots) - 1; $which++) {
             foreach (self::NUDGES as $by) {
-                $begun = [...array_slice($knots, 0, $which), $knots[$which] + $by * $cell, ...array_slice($knots, $which + 1)];
+                $begun = [
+                    ...array_slice($knots, 0, $which),
+                    $knots[$which] + $by * $cell,
+                    ...array_slice($knots, $which + 1),
+                ];
                 $tried = self::stands($cells, $begun) ? self::refined($cells, $begun) : $knots;
                 $now = KnotSystem::at($cells, $tried)->left;
                 [$knots, $left] = $now < $left ? [$tried, $now] : [$knots, $left];
@@ -192,8 +221,13 @@ final readonly class BrokenLine
      * @param  float  $least  the smallest share of the step that is tried
      * @return array{non-empty-list<float>, KnotSystem}|null
      */
-    public static function better(Cells $cells, array $knots, KnotSystem $system, ?int $held = null, float $least = 0.02): ?array
-    {
+    public static function better(
+        Cells $cells,
+        array $knots,
+        KnotSystem $system,
+        ?int $held = null,
+        float $least = 0.02,
+    ): ?array {
         $shifts = $system->shifts($held);
         for ($halved = 1.0; $halved > $least && $shifts !== null; $halved *= 0.5) {
             $moved = self::moved($knots, $shifts, $halved);

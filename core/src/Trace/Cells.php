@@ -5,11 +5,12 @@ declare(strict_types=1);
 namespace VividPull\Core\Trace;
 
 /**
- * Points of one branch of a trace in the order of their travel, gathered into at most `MOST` cells, with running sums: what any stretch of cells
- * holds is a difference of two of them.
+ * Points of one branch of a trace in the order of their travel, gathered into at most `MOST` cells, with running sums:
+ * what any stretch of cells holds is a difference of two of them.
  *
- * Up to `MOST` points each is a cell of its own. More are gathered into cells of equal width, and stand for the mean of what is in them; the
- * spread between the means is what the fit is judged by, so a gauge whose neighbouring samples hang together is not taken for a surer one.
+ * Up to `MOST` points each is a cell of its own. More are gathered into cells of equal width, and stand for the mean of
+ * what is in them; the spread between the means is what the fit is judged by, so a gauge whose neighbouring samples
+ * hang together is not taken for a surer one.
  */
 final readonly class Cells
 {

@@ -16,7 +16,12 @@ final readonly class Curve
     /**
      * @param  Cells  $clean  what its knots were placed by
      */
-    private function __construct(public Cells $cells, public BrokenLine $line, private Snags $found, private Cells $clean) {}
+    private function __construct(
+        public Cells $cells,
+        public BrokenLine $line,
+        private Snags $found,
+        private Cells $clean,
+    ) {}
 
     public static function of(Branch $branch, int $most = Cells::MOST): self
     {
@@ -45,7 +50,9 @@ final readonly class Curve
         return $this->found->found;
     }
 
-    /** Where an inner knot may be, in mm of travel; `$which` counts from 1. Null where too little is left over to tell. */
+    /**
+     * Where an inner knot may be, in mm of travel; `$which` counts from 1. Null where too little is left over to tell.
+     */
     public function place(int $which): ?KnotProfile
     {
         return $this->line->place($which, $this->clean);

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace VividPull\Core\Trace;
 
 /**
- * Where one knot of a broken line may be: for each place near the best one, what is left over with all the others fitted anew, and from it the
- * chance of that place. The linear model about the best place is too sure of a knot whose next piece is short (Seber and Wild, *Nonlinear Regression*,
- * 3.3 and 9.3.3 [memory]).
+ * Where one knot of a broken line may be: for each place near the best one, what is left over with all the others
+ * fitted anew, and from it the chance of that place. The linear model about the best place is too sure of a knot whose
+ * next piece is short (Seber and Wild, *Nonlinear Regression*, 3.3 and 9.3.3 [memory]).
  */
 final readonly class KnotProfile
 {
@@ -21,7 +21,10 @@ final readonly class KnotProfile
 
     private const LEAST_SHARE = 0.05;
 
-    private function __construct(/** In mm of travel, */ public float $mean, /** ... and how surely. */ public float $deviation) {}
+    private function __construct(
+        /** In mm of travel, */ public float $mean,
+        /** ... and how surely. */ public float $deviation,
+    ) {}
 
     /**
      * @param  non-empty-list<float>  $knots  counted from the cells' zero
@@ -65,7 +68,8 @@ final readonly class KnotProfile
     }
 
     /**
-     * The other knots where they fit best with one held at a place, and what is left over; null where there is no room for them.
+     * The other knots where they fit best with one held at a place, and what is left over; null where there is no room
+     * for them.
      *
      * @param  non-empty-list<float>  $knots
      * @return array{non-empty-list<float>, float}|null

@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace VividPull\Core\Trace;
 
 /**
- * The least squares of a broken line with its knots at given places, and the linear model about it: the heights at the knots first, the places of the
- * inner knots behind them. All of it from running sums, so it costs as much for a hundred cells as for a thousand.
+ * The least squares of a broken line with its knots at given places, and the linear model about it: the heights at the
+ * knots first, the places of the inner knots behind them. All of it from running sums, so it costs as much for a
+ * hundred cells as for a thousand.
  */
 final readonly class KnotSystem
 {
@@ -15,7 +16,12 @@ final readonly class KnotSystem
      * @param  array<int, array<int, float>>  $normal  JᵀJ
      * @param  array<int, float>  $toward  Jᵀ(y − f)
      */
-    private function __construct(public array $heights, public float $left, private array $normal, private array $toward) {}
+    private function __construct(
+        public array $heights,
+        public float $left,
+        private array $normal,
+        private array $toward,
+    ) {}
 
     /** @param  non-empty-list<float>  $knots  counted from the cells' zero */
     public static function at(Cells $cells, array $knots): self

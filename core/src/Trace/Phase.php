@@ -7,7 +7,13 @@ namespace VividPull\Core\Trace;
 /** A stretch of a pull: from where to where, in mm from rest, and with what force at its ends, in N. */
 final readonly class Phase
 {
-    public function __construct(public PhaseKind $kind, public float $from, public float $to, public float $fromN, public float $toN) {}
+    public function __construct(
+        public PhaseKind $kind,
+        public float $from,
+        public float $to,
+        public float $fromN,
+        public float $toN,
+    ) {}
 
     /** N for each mm. */
     public function slope(): float

@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace VividPull\Core\Trace;
 
 /**
- * The straight pieces of a pull, named: what is light at the beginning is free play, the steepest piece before a softer one is the take-up, what
- * is steepest of all at the end is the stop. The bounds are ours; they are held to levers with known breaks.
+ * The straight pieces of a pull, named: what is light at the beginning is free play, the steepest piece before a softer
+ * one is the take-up, what is steepest of all at the end is the stop. The bounds are ours; they are held to levers with
+ * known breaks.
  */
 final readonly class Phases
 {
@@ -89,7 +90,8 @@ final readonly class Phases
     }
 
     /**
-     * The pieces of the line without knots that bend it less than can be told, and the knot of the line that each begins at.
+     * The pieces of the line without knots that bend it less than can be told, and the knot of the line that each
+     * begins at.
      *
      * @return array{list<Phase>, list<int>}
      */
@@ -111,7 +113,13 @@ final readonly class Phases
         $pieces = [];
         foreach (array_slice($knots, 1) as $place => $knot) {
             $from = $knots[$place];
-            $pieces[] = new Phase(PhaseKind::Working, $line->knots[$from] - $rest, $line->knots[$knot] - $rest, $line->heights[$from], $line->heights[$knot]);
+            $pieces[] = new Phase(
+                PhaseKind::Working,
+                $line->knots[$from] - $rest,
+                $line->knots[$knot] - $rest,
+                $line->heights[$from],
+                $line->heights[$knot],
+            );
         }
 
         return [$pieces, $knots];
@@ -130,8 +138,15 @@ final readonly class Phases
         for ($first = 1; $first <= $last; $first++) {
             [$piece, $before] = [$pieces[$first], $pieces[$first - 1]];
             $rises = ($end->toN - $piece->fromN) / ($end->to - $piece->from);
-            $steepest = max(-INF, ...array_map(static fn (Phase $one): float => $one->slope(), array_slice($pieces, 0, $first)));
-            if ($piece->from - $pieces[0]->from >= self::STILL_EARLY * $reach && $piece->slope() >= self::STOP * max($before->slope(), 0.0) && $rises > $steepest) {
+            $steepest = max(
+                -INF,
+                ...array_map(static fn (Phase $one): float => $one->slope(), array_slice($pieces, 0, $first)),
+            );
+            if (
+                $piece->from - $pieces[0]->from >= self::STILL_EARLY * $reach
+                && $piece->slope() >= self::STOP * max($before->slope(), 0.0)
+                && $rises > $steepest
+            ) {
                 return $first;
             }
         }
@@ -151,12 +166,19 @@ final readonly class Phases
         $mean = ($heaviest - $pieces[0]->fromN) / ($pieces[$inner - 1]->to - $pieces[0]->from);
         for ($next = 1; $next < $inner; $next++) {
             $before = $pieces[$next - 1];
-            if ($before->toN > self::STILL_LIGHT * $heaviest || $before->to - $pieces[0]->from > self::STILL_EARLY * $reach) {
+            if (
+                $before->toN > self::STILL_LIGHT * $heaviest
+                || $before->to - $pieces[0]->from > self::STILL_EARLY * $reach
+            ) {
                 return null;
             }
             $grows = $pieces[$next]->slope();
             $isTouch = $next === 1 && $before->to - $before->from < self::TOUCH * $reach && $grows < $before->slope();
-            if (! $isTouch && $grows >= self::GROWS * max($before->slope(), 0.0) && $grows - $before->slope() >= 0.2 * $mean) {
+            if (
+                ! $isTouch
+                && $grows >= self::GROWS * max($before->slope(), 0.0)
+                && $grows - $before->slope() >= 0.2 * $mean
+            ) {
                 return $next;
             }
         }
@@ -194,7 +216,8 @@ final readonly class Phases
     }
 
     /**
-     * The last piece that is steeper than what follows and takes up a fair share of the weight: before it a return spring is picked up in the same way.
+     * The last piece that is steeper than what follows and takes up a fair share of the weight: before it a return
+     * spring is picked up in the same way.
      *
      * @param  list<Phase>  $phases
      */

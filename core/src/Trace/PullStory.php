@@ -34,6 +34,9 @@ final readonly class PullStory
     {
         $more = $last->heaviestN / max($first->heaviestN, 1e-9) - 1.0;
 
-        return abs($more) < TraceChange::HEAVIEST ? '' : ' It pulls with '.Figure::force($last->heaviestN).' at most, and did with '.Figure::force($first->heaviestN).'.';
+        return abs($more) < TraceChange::HEAVIEST
+            ? ''
+            : ' It pulls with '.Figure::force($last->heaviestN).' at most, and did with '
+                .Figure::force($first->heaviestN).'.';
     }
 }

@@ -34,7 +34,10 @@ final readonly class PullTrace
     {
         $places = count(array_unique($pull->travel));
         if ($places < self::LEAST_POINTS) {
-            throw OutOfRange::trace('The pull has points at '.self::times($places, 'place').' of its travel, and a curve is read from '.self::LEAST_POINTS.' at least.');
+            throw OutOfRange::trace(
+                'The pull has points at '.self::times($places, 'place').' of its travel, and a curve is read from '
+                    .self::LEAST_POINTS.' at least.',
+            );
         }
         if ($pull->reach() < self::LEAST_REACH) {
             throw OutOfRange::trace('The pull moves no further than a millimetre. Is the travel in mm?');
@@ -43,7 +46,10 @@ final readonly class PullTrace
             throw OutOfRange::trace('No force of the pull is above zero. Turn the gauge round, or take its sign off.');
         }
 
-        return new self($pull, $release !== null && count(array_unique($release->travel)) >= self::LEAST_POINTS ? $release : null);
+        return new self(
+            $pull,
+            $release !== null && count(array_unique($release->travel)) >= self::LEAST_POINTS ? $release : null,
+        );
     }
 
     /**

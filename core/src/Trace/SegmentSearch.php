@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace VividPull\Core\Trace;
 
 /**
- * The best fit of straight lines to the cells of a branch, one line a segment, that need not meet: for every number of segments at once.
+ * The best fit of straight lines to the cells of a branch, one line a segment, that need not meet: for every number of
+ * segments at once.
  *
- * Dynamic programming (Bellman and Roth, *Curve fitting by segmented straight lines*, 1969 [memory]): the best K segments up to a cell are the best
- * K − 1 up to an earlier one and one line for the rest. Nothing better can be had with knots between cells, so the answer is the best there is.
+ * Dynamic programming (Bellman and Roth, *Curve fitting by segmented straight lines*, 1969 [memory]): the best K
+ * segments up to a cell are the best K − 1 up to an earlier one and one line for the rest. Nothing better can be had
+ * with knots between cells, so the answer is the best there is.
  */
 final readonly class SegmentSearch
 {
@@ -67,7 +69,14 @@ final readonly class SegmentSearch
         $count = $cells->count();
         $errors = [];
         for ($from = 0; $from <= $count - self::LEAST; $from++) {
-            [$n0, $x0, $y0, $xx0, $xy0, $yy0] = [$n[$from], $sx[$from], $sy[$from], $sxx[$from], $sxy[$from], $syy[$from]];
+            [$n0, $x0, $y0, $xx0, $xy0, $yy0] = [
+                $n[$from],
+                $sx[$from],
+                $sy[$from],
+                $sxx[$from],
+                $sxy[$from],
+                $syy[$from],
+            ];
             $row = [];
             for ($to = $from + self::LEAST; $to <= $count; $to++) {
                 $w = $n[$to] - $n0;

@@ -7,8 +7,8 @@ namespace VividPull\Core\Trace;
 /**
  * Places where the force jumps up and comes back: a strand that catches, a kink, grit in the conduit.
  *
- * A force that only grows is its own running median, knots and all; what stands out of the median is no part of any straight piece (Tukey,
- * *Exploratory Data Analysis*, 1977, chapter 7 [memory]). The bounds are ours.
+ * A force that only grows is its own running median, knots and all; what stands out of the median is no part of any
+ * straight piece (Tukey, *Exploratory Data Analysis*, 1977, chapter 7 [memory]). The bounds are ours.
  */
 final readonly class Snags
 {

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Trace;
 
-/** A branch in few enough points to be drawn at once: of each column of the drawing its first, its lowest, its highest and its last, so nothing sharp is lost. */
+/**
+ * A branch in few enough points to be drawn at once: of each column of the drawing its first, its lowest, its highest
+ * and its last, so nothing sharp is lost.
+ */
 final readonly class Thinned
 {
     public const COLUMNS = 320;
@@ -21,12 +24,23 @@ final readonly class Thinned
                 $column = (int) ($columns * ($travel - $from) / $reach * 0.999999);
                 $force = $branch->force[$place];
                 $now = $columnsOf[$column] ??= [$place, $place, $place, $place];
-                $columnsOf[$column] = [$now[0], $force < $branch->force[$now[1]] ? $place : $now[1], $force > $branch->force[$now[2]] ? $place : $now[2], $place];
+                $columnsOf[$column] = [
+                    $now[0],
+                    $force < $branch->force[$now[1]] ? $place : $now[1],
+                    $force > $branch->force[$now[2]] ? $place : $now[2],
+                    $place,
+                ];
             }
             $places = array_unique(array_merge(...array_values($columnsOf)));
             sort($places);
         }
 
-        return array_map(static fn (int $place): array => [round($branch->travel[$place] - $rest, 4), round($branch->force[$place], 3)], $places);
+        return array_map(
+            static fn (int $place): array => [
+                round($branch->travel[$place] - $rest, 4),
+                round($branch->force[$place], 3),
+            ],
+            $places,
+        );
     }
 }

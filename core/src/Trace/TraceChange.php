@@ -9,7 +9,10 @@ use VividPull\Core\Quantity\Figure;
 /** What is other than in an earlier trace of the same control, measured at the same points. */
 final readonly class TraceChange
 {
-    /** The share that arrives differs by so much before it is said (ours); a second measurement of one cable differs by less. */
+    /**
+     * The share that arrives differs by so much before it is said (ours); a second measurement of one cable differs by
+     * less.
+     */
     public const EFFICIENCY = 0.04;
 
     /** ... and the heaviest by this share. */
@@ -18,7 +21,10 @@ final readonly class TraceChange
     /** @return list<string> in sentences; one that says so where nothing changed */
     public static function between(TraceSummary $before, TraceSummary $now): array
     {
-        $said = array_values(array_filter([self::play($before, $now), self::efficiency($before, $now), self::heaviest($before, $now)], is_string(...)));
+        $said = array_values(array_filter(
+            [self::play($before, $now), self::efficiency($before, $now), self::heaviest($before, $now)],
+            is_string(...),
+        ));
 
         return $said === [] ? ['Nothing in it differs by more than two pulls of one cable do.'] : $said;
     }
@@ -36,18 +42,25 @@ final readonly class TraceChange
 
     private static function efficiency(TraceSummary $before, TraceSummary $now): ?string
     {
-        if ($before->efficiency === null || $now->efficiency === null || abs($now->efficiency - $before->efficiency) < self::EFFICIENCY) {
+        if (
+            $before->efficiency === null
+            || $now->efficiency === null
+            || abs($now->efficiency - $before->efficiency) < self::EFFICIENCY
+        ) {
             return null;
         }
         [$lost, $was] = [$now->lost(), $before->lost()];
 
-        return "Friction takes {$lost} % of the pull, and took {$was} %.".($lost > $was ? ' It runs drier, or it is bent or frayed.' : '');
+        return "Friction takes {$lost} % of the pull, and took {$was} %."
+            .($lost > $was ? ' It runs drier, or it is bent or frayed.' : '');
     }
 
     private static function heaviest(TraceSummary $before, TraceSummary $now): ?string
     {
         $more = $now->heaviestN / max($before->heaviestN, 1e-9) - 1.0;
 
-        return abs($more) < self::HEAVIEST ? null : 'It pulls '.(int) round(100 * abs($more)).' % '.($more > 0.0 ? 'heavier' : 'lighter').' than it did.';
+        return abs($more) < self::HEAVIEST
+            ? null
+            : 'It pulls '.(int) round(100 * abs($more)).' % '.($more > 0.0 ? 'heavier' : 'lighter').' than it did.';
     }
 }

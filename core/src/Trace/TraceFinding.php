@@ -7,5 +7,11 @@ namespace VividPull\Core\Trace;
 /** One thing that a trace tells: its name, its figure, and what that means. */
 final readonly class TraceFinding
 {
-    public function __construct(public string $key, public string $label, public string $figure, public string $sentence, public bool $isFault) {}
+    public function __construct(
+        public string $key,
+        public string $label,
+        public string $figure,
+        public string $sentence,
+        public bool $isFault,
+    ) {}
 }

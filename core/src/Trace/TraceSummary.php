@@ -8,7 +8,10 @@ namespace VividPull\Core\Trace;
 final readonly class TraceSummary
 {
     public function __construct(
-        /** Where free play ends, in mm from rest, at the point where the travel was measured; null where it is not seen to end. */
+        /**
+         * Where free play ends, in mm from rest, at the point where the travel was measured; null where it is not seen
+         * to end.
+         */
         public ?float $playMm,
         /** Its expanded uncertainty, 95 %, in mm. */
         public ?float $playUMm,
@@ -16,7 +19,9 @@ final readonly class TraceSummary
         public float $heaviestN,
         /** ... and where, in mm from rest. */
         public float $heaviestMm,
-        /** The share of the pull that arrives at the far end, 0 to 1; null where the way back is missing, or no lighter. */
+        /**
+         * The share of the pull that arrives at the far end, 0 to 1; null where the way back is missing, or no lighter.
+         */
         public ?float $efficiency,
         public Reached $reached,
         public int $snags,

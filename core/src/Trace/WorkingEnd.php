@@ -30,7 +30,8 @@ enum WorkingEnd: string
         return match ($this) {
             self::ClutchSprings => 'It never gets heavier than a return spring: the arm is on the wrong spline, or the push rod is not touched.',
             self::Belt => 'It never gets heavier than a return spring: the belt is not reached. Look whether the cable is slack, or off its hook.',
-            self::ThrottleSpring, self::BrakeBand, self::Linkage => 'It never gets heavier: what it works is not reached.',
+            self::ThrottleSpring, self::BrakeBand,
+            self::Linkage => 'It never gets heavier: what it works is not reached.',
         };
     }
 

@@ -41,7 +41,8 @@ final readonly class AgainAndAgain
         $said = [];
         foreach ($sums as $id => $sum) {
             if ($sum >= self::MANY) {
-                $said[] = ucfirst("{$last[$id]->name}: ").(int) $sum." {$last[$id]->unit->plural()} taken up in a year. ".$family->againAndAgain();
+                $said[] = ucfirst("{$last[$id]->name}: ").(int) $sum
+                    ." {$last[$id]->unit->plural()} taken up in a year. ".$family->againAndAgain();
             }
         }
 

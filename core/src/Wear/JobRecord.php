@@ -20,7 +20,10 @@ final readonly class JobRecord
         public ?EngineHeat $engine,
         public ?Play $found,
         public ?Play $left,
-        /** Slack that somebody gave between the last look and this one by turning adjusters, in mm of conduit; below zero taken. */
+        /**
+         * Slack that somebody gave between the last look and this one by turning adjusters, in mm of conduit; below
+         * zero taken.
+         */
         public float $givenMm = 0.0,
         /** @var list<Part> fitted new in this job */
         public array $parts = [],
@@ -31,7 +34,8 @@ final readonly class JobRecord
 
     public function isLike(self $other): bool
     {
-        return $this->point === $other->point && ($this->engine === null || $other->engine === null || $this->engine === $other->engine);
+        return $this->point === $other->point
+            && ($this->engine === null || $other->engine === null || $this->engine === $other->engine);
     }
 
     /** Whether what wore before it says nothing of what comes after. */

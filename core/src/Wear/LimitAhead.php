@@ -26,25 +26,36 @@ final readonly class LimitAhead
     ) {}
 
     /**
-     * The line y₀ + b·x, and the one-sided 95 % bound y₀ + b·x ± t·√(u₀² + se²·x²) towards the limit: the first x ≥ 0 at which it touches.
-     * The degrees of freedom of t are those of both parts together at that x, by Welch and Satterthwaite and truncated (JCGM 100:2008, G.4):
-     * at first those of the reading, far out those of the slope.
+     * The line y₀ + b·x, and the one-sided 95 % bound y₀ + b·x ± t·√(u₀² + se²·x²) towards the limit: the first x ≥ 0
+     * at which it touches. The degrees of freedom of t are those of both parts together at that x, by Welch and
+     * Satterthwaite and truncated (JCGM 100:2008, G.4): at first those of the reading, far out those of the slope.
      *
      * @param  float  $freedom  degrees of freedom of the slope, at least 1
      * @param  float  $farthest  use beyond which nothing is said
      */
-    public static function of(float $limit, Play $left, float $slope, float $error, float $freedom, float $farthest): self
-    {
+    public static function of(
+        float $limit,
+        Play $left,
+        float $slope,
+        float $error,
+        float $freedom,
+        float $farthest,
+    ): self {
         $distance = $limit - $left->mm;
         $expected = $slope * $distance > 0.0 ? $distance / $slope : null;
         // Seen from the side of the limit, so that it always lies above.
         $factors = [];
         $room = static function (float $x) use ($distance, $left, $slope, $error, $freedom, &$factors): float {
-            $effective = WelchSatterthwaite::freedom([['u' => $left->standard, 'freedom' => $left->freedom], ['u' => $error * $x, 'freedom' => $freedom]]);
+            $effective = WelchSatterthwaite::freedom([
+                ['u' => $left->standard, 'freedom' => $left->freedom],
+                ['u' => $error * $x, 'freedom' => $freedom],
+            ]);
             $whole = max(1, (int) min(floor($effective), self::AS_GOOD_AS_ALL));
             $factors[$whole] ??= StudentDistribution::coverageFactor(0.90, $whole);
 
-            return abs($distance) - ($distance < 0.0 ? -$slope : $slope) * $x - $factors[$whole] * hypot($left->standard, $error * $x);
+            return abs($distance)
+                - ($distance < 0.0 ? -$slope : $slope) * $x
+                - $factors[$whole] * hypot($left->standard, $error * $x);
         };
 
         return new self($limit, $expected, self::firstTouch($room, $farthest));

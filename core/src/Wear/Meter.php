@@ -8,7 +8,10 @@ use VividPull\Core\Errors\Questioned;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Spec\MeterUnit;
 
-/** A machine's meter: what its face says, and what meters before it had counted. Its use goes on when a meter is replaced. */
+/**
+ * A machine's meter: what its face says, and what meters before it had counted. Its use goes on when a meter is
+ * replaced.
+ */
 final readonly class Meter
 {
     /** A face that jumps further than this at once is asked about (ours). */
@@ -31,10 +34,14 @@ final readonly class Meter
     public function read(float $face, bool $sure = false): self
     {
         if ($face < $this->face) {
-            throw Refused::because("The meter said {$this->unit->say($this->face)} before; {$this->unit->say($face)} is less. If it is mistyped, put it right; if the meter was replaced, say so.");
+            throw Refused::because(
+                "The meter said {$this->unit->say($this->face)} before; {$this->unit->say($face)} is less. If it is mistyped, put it right; if the meter was replaced, say so.",
+            );
         }
         if (! $sure && $face - $this->face > self::FAR[$this->unit->value]) {
-            throw Questioned::because("That is {$this->unit->say($face - $this->face)} more than the last time. Look again; if it is right, say that you are sure.");
+            throw Questioned::because(
+                "That is {$this->unit->say($face - $this->face)} more than the last time. Look again; if it is right, say that you are sure.",
+            );
         }
 
         return new self($this->unit, $face, $this->before);

@@ -8,7 +8,10 @@ use DateTimeImmutable;
 use VividPull\Core\Spec\BookInterval;
 use VividPull\Core\Spec\MeterUnit;
 
-/** When a control is looked at again: the earliest of book, practice and what its own drift foretells; soon after a new part. */
+/**
+ * When a control is looked at again: the earliest of book, practice and what its own drift foretells; soon after a new
+ * part.
+ */
 final readonly class NextCheck
 {
     /** Months to the next look; common practice, no source. */
@@ -35,10 +38,19 @@ final readonly class NextCheck
      * @param  float|null  $bound  use from the last look until drift may reach an edge; null where nothing says so
      * @param  bool  $bedsIn  whether it is the first look at a new machine whose belt and cable bed in
      * @param  string|null  $named  the day that was named at the last job, which stands alone
-     * @param  JobRecord|null  $whole  the last that was looked over and proved, where that is another: what book and practice want is counted from it
+     * @param  JobRecord|null  $whole  the last that was looked over and proved, where that is another: what book and
+     *     practice want is counted from it
      */
-    public static function after(JobRecord $last, MeterUnit $unit, ?BookInterval $book, ?float $bound, ?UsageRate $pace, ?string $named = null, bool $bedsIn = false, ?JobRecord $whole = null): self
-    {
+    public static function after(
+        JobRecord $last,
+        MeterUnit $unit,
+        ?BookInterval $book,
+        ?float $bound,
+        ?UsageRate $pace,
+        ?string $named = null,
+        bool $bedsIn = false,
+        ?JobRecord $whole = null,
+    ): self {
         if ($named !== null) {
             $only = new Candidate(CheckReason::Named, null, $named);
 
@@ -49,7 +61,9 @@ final readonly class NextCheck
             $why,
             $use === null ? null : $job->usage + $use,
             self::earliest([
-                $months === null ? null : (new DateTimeImmutable($job->day))->modify("+{$months} months")->format('Y-m-d'),
+                $months === null
+                    ? null
+                    : (new DateTimeImmutable($job->day))->modify("+{$months} months")->format('Y-m-d'),
                 $use === null ? null : $pace?->dayOf($job->day, $use),
             ]),
         );
@@ -59,9 +73,25 @@ final readonly class NextCheck
             // A check looked at nothing else than play.
             $from($whole, CheckReason::Practice, $usual, self::USUAL_MONTHS),
             ...($book === null ? [] : [$from($whole, CheckReason::Book, $book->in($unit), $book->months)]),
-            ...($bound === null ? [] : [$at(CheckReason::Drift, $usual === null ? $bound : max($bound, self::LEAST_SHARE * $usual), null)->notBefore((new DateTimeImmutable($last->day))->modify('+'.self::LEAST_DAYS.' days')->format('Y-m-d'))]),
+            ...($bound === null
+                ? []
+                : [
+                    $at(
+                        CheckReason::Drift,
+                        $usual === null ? $bound : max($bound, self::LEAST_SHARE * $usual),
+                        null,
+                    )->notBefore(
+                        (new DateTimeImmutable($last->day))->modify('+'.self::LEAST_DAYS.' days')->format('Y-m-d'),
+                    ),
+                ]),
             ...($bedsIn ? [$at(CheckReason::NewMachine, $unit->firstUses(), self::MONTHS_OF_NEW)] : []),
-            ...($last->parts === [] ? [] : [$at(CheckReason::NewPart, $usual === null ? null : $usual * self::SHARE_OF_NEW, self::MONTHS_OF_NEW)]),
+            ...($last->parts === []
+                ? []
+                : [$at(
+                    CheckReason::NewPart,
+                    $usual === null ? null : $usual * self::SHARE_OF_NEW,
+                    self::MONTHS_OF_NEW,
+                )]),
         ];
         usort($all, static fn (Candidate $a, Candidate $b): int => $a->comesBefore($b) ? -1 : 1);
 

@@ -41,6 +41,7 @@ final readonly class UsageRate
 
     private static function days(string $from, string $to): float
     {
-        return ((new DateTimeImmutable($to))->getTimestamp() - (new DateTimeImmutable($from))->getTimestamp()) / self::DAY_S;
+        return ((new DateTimeImmutable($to))->getTimestamp()
+            - (new DateTimeImmutable($from))->getTimestamp()) / self::DAY_S;
     }
 }

@@ -14,20 +14,27 @@ use VividPull\Core\Statistics\ThroughOrigin;
 /**
  * How the play of one control moves by itself from look to look, what does that, and how long it will keep.
  *
- * The rate is a weighted line through the origin over the intervals since the last new part, bedding-in and jumps apart. Its standard
- * error is never taken to be less than what the readings' own uncertainty gives.
+ * The rate is a weighted line through the origin over the intervals since the last new part, bedding-in and jumps
+ * apart. Its standard error is never taken to be less than what the readings' own uncertainty gives.
  */
 final readonly class WearStory
 {
-    /** Intervals that must carry a cause before it is named, and standard errors that the rate must be away from zero. */
+    /**
+     * Intervals that must carry a cause before it is named, and standard errors that the rate must be away from zero.
+     */
     private const INTERVALS_TO_NAME = 2;
 
     private const ERRORS_TO_NAME = 2.0;
 
-    /** Of all intervals together, so that with the scatter they show at most 3 % are called jumps that are none (ours). */
+    /**
+     * Of all intervals together, so that with the scatter they show at most 3 % are called jumps that are none (ours).
+     */
     private const FALSE_ALARM = 0.016;
 
-    /** Degrees of freedom that the readings' own uncertainty counts for beside the scatter that few intervals show (ours). */
+    /**
+     * Degrees of freedom that the readings' own uncertainty counts for beside the scatter that few intervals show
+     * (ours).
+     */
     private const KNOWN = 8.0;
 
     /** Uses as long as all that was seen, beyond which nothing is foretold (ours). */
@@ -61,11 +68,25 @@ final readonly class WearStory
     public static function of(array $records, SpecBand $band, Family $family, float $ratio): self
     {
         $intervals = self::sorted(self::intervals($records, $ratio));
-        $line = self::line(array_values(array_filter($intervals, static fn (WearInterval $one): bool => $one->kind === IntervalKind::Wear)));
+        $line = self::line(array_values(array_filter(
+            $intervals,
+            static fn (WearInterval $one): bool => $one->kind === IntervalKind::Wear,
+        )));
         $error = $line === null || $line->freedom() < 1 ? null : $line->standardError(1.0);
         $left = $records === [] ? null : $records[count($records) - 1]->left;
-        $ahead = static fn (?float $limit): ?LimitAhead => $limit === null || $left === null || $line === null || $error === null ? null
-            : LimitAhead::of($limit, $left, $line->slope, $error, $line->freedom(), self::FARTHEST * array_sum(array_map(static fn (WearInterval $one): float => $one->use(), $intervals)));
+        $ahead = static fn (?float $limit): ?LimitAhead => $limit === null
+            || $left === null
+            || $line === null
+            || $error === null
+            ? null
+            : LimitAhead::of(
+                $limit,
+                $left,
+                $line->slope,
+                $error,
+                $line->freedom(),
+                self::FARTHEST * array_sum(array_map(static fn (WearInterval $one): float => $one->use(), $intervals)),
+            );
 
         return new self(
             $intervals,
@@ -79,7 +100,10 @@ final readonly class WearStory
         );
     }
 
-    /** Use from the last look by which the edge that it drifts to is reached with a chance of 5 % at most; null where nothing says so. */
+    /**
+     * Use from the last look by which the edge that it drifts to is reached with a chance of 5 % at most; null where
+     * nothing says so.
+     */
     public function bound(): ?float
     {
         return match (true) {
@@ -103,7 +127,10 @@ final readonly class WearStory
     /** @return int intervals that carry the rate */
     public function carried(): int
     {
-        return count(array_filter($this->intervals, static fn (WearInterval $one): bool => $one->kind === IntervalKind::Wear));
+        return count(array_filter(
+            $this->intervals,
+            static fn (WearInterval $one): bool => $one->kind === IntervalKind::Wear,
+        ));
     }
 
     /** What to replace, where setting it again and again is no cure. */
@@ -121,7 +148,10 @@ final readonly class WearStory
         $intervals = [];
         foreach (array_slice($records, 1) as $n => $to) {
             if ($records[$n]->startsOver()) {
-                $intervals = array_map(static fn (WearInterval $one): WearInterval => $one->as(IntervalKind::Before), $intervals);
+                $intervals = array_map(
+                    static fn (WearInterval $one): WearInterval => $one->as(IntervalKind::Before),
+                    $intervals,
+                );
             }
             $intervals[] = WearInterval::between($records[$n], $to, $ratio);
         }
@@ -142,7 +172,10 @@ final readonly class WearStory
             $worst = null;
             foreach (count($wear) > self::AGAINST_A_JUMP ? $wear : [] as $n => $one) {
                 $away = self::away($one, array_values(array_diff_key($wear, [$n => true])));
-                if ($away > NormalDistribution::quantile(1 - self::FALSE_ALARM / (2 * count($wear))) && ($worst === null || $away > $worst[1])) {
+                if (
+                    $away > NormalDistribution::quantile(1 - self::FALSE_ALARM / (2 * count($wear)))
+                    && ($worst === null || $away > $worst[1])
+                ) {
                     $worst = [$n, $away];
                 }
             }
@@ -164,30 +197,48 @@ final readonly class WearStory
         if ($line === null || $one->drift === null) {
             return 0.0;
         }
-        $scatter = sqrt((self::KNOWN + $line->freedom() * ($line->residual ?? 1.0) ** 2) / (self::KNOWN + $line->freedom()));
+        $scatter = sqrt((self::KNOWN + $line->freedom() * ($line->residual ?? 1.0) ** 2) / (self::KNOWN
+            + $line->freedom()));
 
-        return abs($one->drift - $line->slope * $one->use()) / ($scatter * hypot($one->standard, $line->errorOfUnit() * $one->use()));
+        return abs($one->drift - $line->slope * $one->use()) / ($scatter * hypot(
+            $one->standard,
+            $line->errorOfUnit() * $one->use(),
+        ));
     }
 
     /** @param  list<WearInterval>  $intervals */
     private static function line(array $intervals): ?ThroughOrigin
     {
         return $intervals === [] ? null : ThroughOrigin::of(array_map(
-            static fn (WearInterval $one): array => ['x' => $one->use(), 'y' => $one->drift ?? 0.0, 'weight' => $one->weight()], $intervals,
+            static fn (WearInterval $one): array => [
+                'x' => $one->use(),
+                'y' => $one->drift ?? 0.0,
+                'weight' => $one->weight(),
+            ],
+            $intervals,
         ));
     }
 
     private static function cause(?ThroughOrigin $line, ?float $error, Family $family): ?WearCause
     {
-        return $line === null || $error === null || $line->points < self::INTERVALS_TO_NAME || abs($line->slope) < self::ERRORS_TO_NAME * $error ? null
+        return $line === null
+            || $error === null
+            || $line->points < self::INTERVALS_TO_NAME
+            || abs($line->slope) < self::ERRORS_TO_NAME * $error
+            ? null
             : $family->wearCause($line->slope > 0.0 ? Drift::GrowsPlay : Drift::ShrinksPlay);
     }
 
     /** @param  list<JobRecord>  $records */
     private static function isAgain(array $records): bool
     {
-        $sides = array_map(static fn (JobRecord $record): FoundSide => $record->side, array_slice($records, -self::AGAIN_AND_AGAIN));
+        $sides = array_map(
+            static fn (JobRecord $record): FoundSide => $record->side,
+            array_slice($records, -self::AGAIN_AND_AGAIN),
+        );
 
-        return count($sides) === self::AGAIN_AND_AGAIN && $sides[0] !== FoundSide::Inside && count(array_unique($sides, SORT_REGULAR)) === 1;
+        return count($sides) === self::AGAIN_AND_AGAIN
+            && $sides[0] !== FoundSide::Inside
+            && count(array_unique($sides, SORT_REGULAR)) === 1;
     }
 }

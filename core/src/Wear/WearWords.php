@@ -10,7 +10,14 @@ use VividPull\Core\Spec\MeterUnit;
 /** A wear story as it is told: what moves, how fast, what does not fit, and what that means. */
 final readonly class WearWords
 {
-    private const COUNTS = [1 => 'one interval', 2 => 'two intervals', 3 => 'three intervals', 4 => 'four intervals', 5 => 'five intervals', 6 => 'six intervals'];
+    private const COUNTS = [
+        1 => 'one interval',
+        2 => 'two intervals',
+        3 => 'three intervals',
+        4 => 'four intervals',
+        5 => 'five intervals',
+        6 => 'six intervals',
+    ];
 
     public static function heading(WearStory $story): string
     {
@@ -43,7 +50,9 @@ final readonly class WearWords
 
         return match (true) {
             $story->error === null => "Play {$way} {$per} over it. One is no rule: a cause is named from two.",
-            $story->cause === null => "Over {$over} play moved ".self::signed($story->slope * $unit->per()).' ± '.self::mm(2 * $story->error * $unit->per()).' '.Figure::lengthUnit().' per '.$unit->say($unit->per()).': too little to tell from the readings.',
+            $story->cause === null => "Over {$over} play moved ".self::signed($story->slope * $unit->per()).' ± '
+                .self::mm(2 * $story->error * $unit->per()).' '.Figure::lengthUnit().' per '.$unit->say($unit->per())
+                .': too little to tell from the readings.',
             default => 'play '.($story->slope < 0.0 ? 'shrinks' : 'grows')." {$per}, steadily over {$over}.",
         };
     }
@@ -54,9 +63,13 @@ final readonly class WearWords
         if ($jump === null || $jump->drift === null) {
             return null;
         }
-        $which = $jump === $story->intervals[count($story->intervals) - 1] ? 'The last interval' : 'The interval up to '.$jump->to->day;
+        $which = $jump === $story->intervals[count($story->intervals) - 1]
+            ? 'The last interval'
+            : 'The interval up to '.$jump->to->day;
 
-        return "{$which} does not fit: play ".($jump->drift > 0.0 ? 'grew' : 'shrank').' by '.self::mm(abs($jump->drift)).' '.Figure::lengthUnit().'. Wear is slow; a lock nut that slipped, a cable out of its seat or somebody\'s hand is not.';
+        return "{$which} does not fit: play ".($jump->drift > 0.0 ? 'grew' : 'shrank').' by '
+            .self::mm(abs($jump->drift)).' '.Figure::lengthUnit()
+            .'. Wear is slow; a lock nut that slipped, a cable out of its seat or somebody\'s hand is not.';
     }
 
     private static function mm(float $mm): string

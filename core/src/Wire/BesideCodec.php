@@ -32,7 +32,10 @@ use VividPull\Core\Spec\OutcomeSetting;
 use VividPull\Core\Spec\OutcomeWord;
 use VividPull\Core\Spec\PullFigure;
 
-/** What stands beside the play of a control: what it does at its settings, what is measured, the pull, the pack, a cable being replaced. */
+/**
+ * What stands beside the play of a control: what it does at its settings, what is measured, the pull, the pack, a cable
+ * being replaced.
+ */
 final readonly class BesideCodec
 {
     private function __construct(private BenchState $state) {}
@@ -51,7 +54,10 @@ final readonly class BesideCodec
 
         return [
             'not_settable' => $family->notSettable(),
-            'cures' => array_map(static fn (Cure $cure): array => ['key' => $cure->value, 'label' => $cure->label()], $family->cures()),
+            'cures' => array_map(
+                static fn (Cure $cure): array => ['key' => $cure->value, 'label' => $cure->label()],
+                $family->cures(),
+            ),
             'imitators' => $family->imitators(),
             'table' => $this->state->judgement->table === null ? null : $this->table($this->state->judgement->table),
             'measures' => array_map(self::measure(...), $this->state->judgement->measures),
@@ -59,17 +65,45 @@ final readonly class BesideCodec
             'engagement' => $this->engagement(),
             'governor' => $this->governor(),
             'pull_at_mm' => $this->state->spec->other(PullFigure::class)?->atMm,
-            'can_measure_short' => array_filter(ProofEvidence::of($this->state->spec, $this->state->run, $this->state->facts)->failed, static fn (array $one): bool => $one['proof']->key === Proof::WIDE_OPEN) !== [],
+            'can_measure_short' => array_filter(
+                ProofEvidence::of($this->state->spec, $this->state->run, $this->state->facts)->failed,
+                static fn (array $one): bool => $one['proof']->key === Proof::WIDE_OPEN,
+            ) !== [],
             'can_pull' => MeasuresHere::of($this->state)->has(MeasureKey::LeverPull),
             'pull' => $this->pull(),
             'pack' => $this->pack(),
-            'reasons' => array_map(static fn (ReplacementReason $one): array => ['key' => $one->value, 'label' => $one->label()], ReplacementReason::cases()),
-            'cables' => array_map(static fn (Cable $one): array => ['key' => $one->id, 'label' => $one->name], $this->state->run->cables),
+            'reasons' => array_map(
+                static fn (ReplacementReason $one): array => ['key' => $one->value, 'label' => $one->label()],
+                ReplacementReason::cases(),
+            ),
+            'cables' => array_map(
+                static fn (Cable $one): array => ['key' => $one->id, 'label' => $one->name],
+                $this->state->run->cables,
+            ),
             'replacing' => $this->replacing(),
-            'photos' => array_map(static fn (PhotoTaken $one): array => ['id' => $one->photo, 'of' => $one->of, 'by' => $one->stamp->by->name, 'at' => $one->stamp->at], $seen->photos),
-            'traces' => array_map(static fn (SeenTrace $one): array => ['entry' => $one->entry->stamp->id, 'by' => $one->entry->stamp->by->name, 'at' => $one->entry->stamp->at, ...TraceCodec::body($one->entry)], $seen->traces),
+            'photos' => array_map(
+                static fn (PhotoTaken $one): array => [
+                    'id' => $one->photo,
+                    'of' => $one->of,
+                    'by' => $one->stamp->by->name,
+                    'at' => $one->stamp->at,
+                ],
+                $seen->photos,
+            ),
+            'traces' => array_map(
+                static fn (SeenTrace $one): array => [
+                    'entry' => $one->entry->stamp->id,
+                    'by' => $one->entry->stamp->by->name,
+                    'at' => $one->entry->stamp->at,
+                    ...TraceCodec::body($one->entry),
+                ],
+                $seen->traces,
+            ),
             'can_trace' => $family->workingEnd() !== null,
-            'refused' => array_map(static fn (PartRefused $one): array => ['part' => $one->part->label(), 'number' => $one->number], $seen->refused),
+            'refused' => array_map(
+                static fn (PartRefused $one): array => ['part' => $one->part->label(), 'number' => $one->number],
+                $seen->refused,
+            ),
         ];
     }
 
@@ -93,7 +127,15 @@ final readonly class BesideCodec
                 'now' => $state->now[$one->key] ?? null,
                 'right' => $state->isRight($one),
                 'wrong' => $state->isWrong($one),
-                'sees' => array_values(array_map(static fn (OutcomeWord $word): array => ['key' => $word->key, 'label' => $word->label, 'low' => $word->low, 'high' => $word->high], $one->sees)),
+                'sees' => array_values(array_map(
+                    static fn (OutcomeWord $word): array => [
+                        'key' => $word->key,
+                        'label' => $word->label,
+                        'low' => $word->low,
+                        'high' => $word->high,
+                    ],
+                    $one->sees,
+                )),
             ], $state->table->settings)),
             'advice' => [
                 'kind' => $advice->kind->value,
@@ -117,7 +159,9 @@ final readonly class BesideCodec
             'adjuster' => $id,
             'adjuster_name' => $adjuster?->name(),
             'phrase' => $steps === null ? null : $adjuster?->say($steps),
-            'body' => $steps === null || $adjuster === null ? null : ['adjuster' => $adjuster->id(), $adjuster->counting()->unit->field() => $steps->toFloat()],
+            'body' => $steps === null || $adjuster === null
+                ? null
+                : ['adjuster' => $adjuster->id(), $adjuster->counting()->unit->field() => $steps->toFloat()],
         ];
     }
 
@@ -185,7 +229,9 @@ final readonly class BesideCodec
     {
         $advice = $this->state->governor();
 
-        return $advice === null ? null : ['sentence' => $advice->sentence, ...$this->moveOf($advice->adjuster, $advice->steps)];
+        return $advice === null
+            ? null
+            : ['sentence' => $advice->sentence, ...$this->moveOf($advice->adjuster, $advice->steps)];
     }
 
     /** @return array<string, mixed>|null */
@@ -193,10 +239,19 @@ final readonly class BesideCodec
     {
         $state = PullState::of($this->state->spec, $this->state->facts);
         $side = static fn (?LeverPull $pull): ?array => $pull === null ? null : [
-            'pull_n' => $pull->pull, 'release_n' => $pull->release, 'tension_n' => $pull->tension(), 'efficiency' => $pull->efficiency(), 'friction' => $pull->friction(),
+            'pull_n' => $pull->pull, 'release_n' => $pull->release, 'tension_n' => $pull
+                ->tension(), 'efficiency' => $pull
+                ->efficiency(), 'friction' => $pull->friction(),
         ];
 
-        return $state === null ? null : ['now' => $side($state->now), 'fresh' => $side($state->fresh), 'problem' => $state->problem, 'sentence' => $state->sentence];
+        return $state === null
+            ? null
+            : [
+                'now' => $side($state->now),
+                'fresh' => $side($state->fresh),
+                'problem' => $state->problem,
+                'sentence' => $state->sentence,
+            ];
     }
 
     /** @return array<string, mixed>|null */
@@ -206,19 +261,25 @@ final readonly class BesideCodec
 
         return $state === null ? null : [
             'kinds' => array_map(static fn (MeasureKey $key): array => [
-                'key' => $key->value, 'label' => $key->label(), 'count' => $state->figures->counts[$key->value] ?? 0, 'how_to' => $key->howTo(),
-                'low' => $state->figures->band($key)?->low, 'high' => $state->figures->band($key)?->high, 'decimals' => $key->decimals(),
+                'key' => $key->value, 'label' => $key->label(), 'count' => $state->figures->counts[$key->value]
+                    ?? 0, 'how_to' => $key->howTo(),
+                'low' => $state->figures
+                    ->band($key)?->low, 'high' => $state->figures
+                    ->band($key)?->high, 'decimals' => $key->decimals(),
             ], [MeasureKey::FrictionPlate, MeasureKey::SteelPlate, MeasureKey::ClutchSpring]),
             'items' => array_map(static fn (array $item): array => [
-                'key' => $item['key']->value, 'of' => $item['of'], 'mean' => $item['found']->mean, 'expanded' => $item['found']->expanded(),
+                'key' => $item['key']->value, 'of' => $item['of'], 'mean' => $item['found']->mean,
+                'expanded' => $item['found']->expanded(),
                 'verdict' => $item['verdict']->kind->value, 'sentence' => $item['verdict']->sentence,
             ], $state->items),
             'lives' => array_map(fn (string $key, WearLife $life): array => [
-                'key' => $key, 'left' => $life->left, 'unit' => $this->state->facts->standing->history->usageUnit, 'inspections' => $life->inspections,
+                'key' => $key, 'left' => $life->left, 'unit' => $this->state->facts->standing->history->usageUnit,
+                'inspections' => $life->inspections,
             ], array_keys($state->lives), $state->lives),
             'findings' => array_map(fn (Inspection $one): array => [
                 'key' => $one->key, 'label' => $one->label, 'look_for' => $one->lookFor,
-                'finding' => ($this->state->facts->answers->inspected[$one->key] ?? null)?->finding->value, 'remark' => ($this->state->facts->answers->inspected[$one->key] ?? null)?->remark,
+                'finding' => ($this->state->facts->answers->inspected[$one->key] ?? null)?->finding->value,
+                'remark' => ($this->state->facts->answers->inspected[$one->key] ?? null)?->remark,
             ], PackFindings::all()),
             'stack_mm' => $state->stack(),
             'star_order' => $state->figures->starOrder(),
@@ -247,7 +308,10 @@ final readonly class BesideCodec
         $match = CableMatching::of($this->state->spec, $this->state->run, $this->state->facts, $this->state->judgement);
 
         return $under === null ? null : [
-            'reason' => implode(': ', array_filter([$this->cableName($under->cable), $under->reason->label()], is_string(...))),
+            'reason' => implode(
+                ': ',
+                array_filter([$this->cableName($under->cable), $under->reason->label()], is_string(...)),
+            ),
             'over' => $under->isOver,
             'match' => $match === null ? null : $this->match($match),
         ];
@@ -257,8 +321,16 @@ final readonly class BesideCodec
     private function match(CableMatch $match): array
     {
         $lands = [];
-        foreach (CableMatching::landing(CableMatching::runOf($this->state->run, $this->state->facts->observations->replacing?->cable), $this->state->facts, $match) as $id => $at) {
-            $lands[] = ['adjuster' => $id, 'name' => $this->state->run->adjuster($id)?->name(), 'say' => $this->state->run->adjuster($id)?->where($at)];
+        foreach (CableMatching::landing(
+            CableMatching::runOf($this->state->run, $this->state->facts->observations->replacing?->cable),
+            $this->state->facts,
+            $match,
+        ) as $id => $at) {
+            $lands[] = [
+                'adjuster' => $id,
+                'name' => $this->state->run->adjuster($id)?->name(),
+                'say' => $this->state->run->adjuster($id)?->where($at),
+            ];
         }
 
         return [

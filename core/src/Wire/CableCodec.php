@@ -28,11 +28,19 @@ final readonly class CableCodec
             $node->has('conduit_mm') ? $node->at('conduit_mm')->number(1, self::LONGEST_CONDUIT) : null,
             $node->has('hand_end') ? $node->at('hand_end')->enum(CableEnd::class) : null,
             $node->has('working_end') ? $node->at('working_end')->enum(CableEnd::class) : null,
-            $node->has('adjusters') ? array_map(static fn (Node $one): AdjusterKind => $one->enum(AdjusterKind::class), $node->at('adjusters')->items(self::MOST_ADJUSTERS)) : null,
+            $node->has('adjusters')
+                ? array_map(
+                    static fn (Node $one): AdjusterKind => $one->enum(AdjusterKind::class),
+                    $node->at('adjusters')->items(self::MOST_ADJUSTERS),
+                )
+                : null,
         );
     }
 
-    /** @return array{name: string, wire_mm: float, conduit_mm: float|null, hand_end: string|null, working_end: string|null, adjusters: list<string>|null} */
+    /**
+     * @return array{name: string, wire_mm: float, conduit_mm: float|null, hand_end: string|null, working_end:
+     *     string|null, adjusters: list<string>|null}
+     */
     public static function encode(KnownCable $cable): array
     {
         return [
@@ -41,7 +49,9 @@ final readonly class CableCodec
             'conduit_mm' => $cable->conduit,
             'hand_end' => $cable->handEnd?->value,
             'working_end' => $cable->workingEnd?->value,
-            'adjusters' => $cable->adjusters === null ? null : array_map(static fn (AdjusterKind $kind): string => $kind->value, $cable->adjusters),
+            'adjusters' => $cable->adjusters === null
+                ? null
+                : array_map(static fn (AdjusterKind $kind): string => $kind->value, $cable->adjusters),
         ];
     }
 }

@@ -37,35 +37,65 @@ final readonly class ClosingRecord
             'source' => $state->spec->source->say(),
             'found' => self::reading($state->judgement->foundGroup, $state->judgement->found),
             'left' => self::reading($state->judgement->nowGroup, $state->judgement->now),
-            'left_backward' => $state->second === null ? null : self::reading($state->second->judgement->nowGroup, $state->second->judgement->now),
+            'left_backward' => $state->second === null
+                ? null
+                : self::reading($state->second->judgement->nowGroup, $state->second->judgement->now),
             'stands' => self::stands($state),
             'measured' => array_map(static fn (MeasureState $one): array => [
-                'key' => $one->measure->key->value, 'value' => $one->found?->mean, 'expanded' => $one->found?->expanded(), 'unit' => $one->measure->key->dimension()->internalUnit(),
+                'key' => $one->measure->key->value, 'value' => $one->found?->mean,
+                'expanded' => $one->found?->expanded(), 'unit' => $one->measure->key->dimension()->internalUnit(),
                 'verdict' => $one->verdict->kind->value, 'sentence' => $one->verdict->sentence,
             ], $state->judgement->measures),
-            'outcomes' => $state->judgement->table === null ? null : ['found' => (object) $state->judgement->table->found, 'left' => (object) $state->judgement->table->now],
+            'outcomes' => $state->judgement->table === null
+                ? null
+                : [
+                    'found' => (object) $state->judgement->table->found,
+                    'left' => (object) $state->judgement->table->now,
+                ],
             'pull' => PullState::of($state->spec, $state->facts)?->sentence,
             'pack' => self::pack($state),
             ...self::traces($state),
-            'put_right' => array_map(static fn (PutRight $one): string => $one->cure->value, $state->facts->observations->putRight),
-            'did_not_fit' => array_map(static fn (PartRefused $one): array => ['part' => $one->part->value, 'number' => $one->number], $state->facts->observations->refused),
-            'fitted_parts' => array_values(array_map(static fn (PartFitted $one): array => ['part' => $one->part->value, 'number' => $one->remark],
-                array_filter($state->facts->answers->parts, static fn (PartFitted $one): bool => $one->remark !== null))),
+            'put_right' => array_map(
+                static fn (PutRight $one): string => $one->cure->value,
+                $state->facts->observations->putRight,
+            ),
+            'did_not_fit' => array_map(
+                static fn (PartRefused $one): array => ['part' => $one->part->value, 'number' => $one->number],
+                $state->facts->observations->refused,
+            ),
+            'fitted_parts' => array_values(array_map(
+                static fn (PartFitted $one): array => ['part' => $one->part->value, 'number' => $one->remark],
+                array_filter($state->facts->answers->parts, static fn (PartFitted $one): bool => $one->remark !== null),
+            )),
             'given_before_mm' => Carryover::givenBetween($state),
             'moves' => count($state->facts->readings->moves),
-            'parts' => array_map(static fn (PartFitted $one): string => $one->part->value, $state->facts->answers->parts),
+            'parts' => array_map(
+                static fn (PartFitted $one): string => $one->part->value,
+                $state->facts->answers->parts,
+            ),
             'wish' => $state->facts->chosen->wish?->say(),
             'by_choice' => $state->facts->chosen->byChoice?->reason,
-            'left_faults' => $state->progress->check?->isOn() === true ? $state->facts->standing->history->left->faults ?? [] : self::leftFaults($state),
+            'left_faults' => $state->progress->check?->isOn() === true
+                ? $state->facts->standing->history->left->faults ?? []
+                : self::leftFaults($state),
             'tag' => $state->facts->tag?->reason,
-            'gates' => array_map(static fn (GateState $gate): array => ['key' => $gate->gate->key->value, 'status' => $gate->status->value], $state->judgement->gates),
+            'gates' => array_map(
+                static fn (GateState $gate): array => [
+                    'key' => $gate->gate->key->value,
+                    'status' => $gate->status->value,
+                ],
+                $state->judgement->gates,
+            ),
         ];
     }
 
     /** @return array<string, mixed> pulls kept as curves; nothing where there are none */
     private static function traces(BenchState $state): array
     {
-        $traces = array_map(static fn (SeenTrace $one): array => TraceCodec::body($one->entry), $state->facts->observations->traces);
+        $traces = array_map(
+            static fn (SeenTrace $one): array => TraceCodec::body($one->entry),
+            $state->facts->observations->traces,
+        );
 
         return $traces === [] ? [] : ['traces' => $traces];
     }
@@ -78,10 +108,15 @@ final readonly class ClosingRecord
             if (! in_array($adjuster->kind()->sets(), [AdjustedQuantity::Play, AdjustedQuantity::Speed], true)) {
                 continue;
             }
-            [$home, $at] = [$state->facts->adjusters->home[$id] ?? null, $state->facts->adjusters->positions[$id] ?? null];
+            [$home, $at] = [
+                $state->facts->adjusters->home[$id] ?? null,
+                $state->facts->adjusters->positions[$id] ?? null,
+            ];
             $moved = Steps::none();
             foreach ($state->facts->readings->moves as $move) {
-                $moved = $move->entry->adjuster === $id && $move->entry->steps !== null ? $moved->plus($move->entry->steps) : $moved;
+                $moved = $move->entry->adjuster === $id && $move->entry->steps !== null
+                    ? $moved->plus($move->entry->steps)
+                    : $moved;
             }
             $stands[] = [
                 'adjuster' => $id,
@@ -102,19 +137,23 @@ final readonly class ClosingRecord
         $faulty = [];
         foreach ($state->log->effective() as $entry) {
             if ($entry instanceof Inspected) {
-                $faulty[$entry->key] = $entry->finding === Finding::Fault || ($entry->finding === Finding::Noted && ($faulty[$entry->key] ?? false));
+                $faulty[$entry->key] = $entry->finding === Finding::Fault
+                    || ($entry->finding === Finding::Noted && ($faulty[$entry->key] ?? false));
             }
         }
         $left = [];
         foreach ($state->spec->inspections() as $inspection) {
             if ($faulty[$inspection->key] ?? false) {
-                $left[] = "{$inspection->label}: ".($state->facts->answers->inspected[$inspection->key]->remark ?? 'fault');
+                $left[] = "{$inspection->label}: "
+                    .($state->facts->answers->inspected[$inspection->key]->remark ?? 'fault');
             }
         }
 
         foreach (SymptomProofs::of($state->facts->observations->symptoms) as $proof) {
             $given = $state->facts->answers->checks[$proof->key] ?? null;
-            $left = $given?->answer === Proof::LEFT ? [...$left, SymptomProofs::words($proof).", still there: {$given->remark}"] : $left;
+            $left = $given?->answer === Proof::LEFT
+                ? [...$left, SymptomProofs::words($proof).", still there: {$given->remark}"]
+                : $left;
         }
 
         return $left;
@@ -125,7 +164,9 @@ final readonly class ClosingRecord
     {
         $pack = PackState::of($state->spec, $state->facts);
 
-        return $pack === null || $pack->items === [] ? null : ['sentence' => $pack->sentence, 'weakest_mm' => $pack->weakest()];
+        return $pack === null || $pack->items === []
+            ? null
+            : ['sentence' => $pack->sentence, 'weakest_mm' => $pack->weakest()];
     }
 
     /** @return array<string, mixed>|null */

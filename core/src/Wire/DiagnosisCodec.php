@@ -36,15 +36,24 @@ final readonly class DiagnosisCodec
      */
     public static function answer(string $json): array
     {
-        $node = Node::fromJson($json)->object(['format', 'family'], ['symptoms', 'evidence', 'tried', 'skipped', 'covers_off', 'counted', 'by_phone']);
+        $node = Node::fromJson($json)->object(
+            ['format', 'family'],
+            ['symptoms', 'evidence', 'tried', 'skipped', 'covers_off', 'counted', 'by_phone'],
+        );
         if ($node->at('format')->value !== self::FORMAT) {
             throw BadFile::at('$.format', 'this is not “'.self::FORMAT.'”, the only format read here.');
         }
         $family = $node->at('family')->enum(FamilyKey::class);
         $knowledge = Causes::of($family);
 
-        return self::encode($family, self::evidence($node, $knowledge), $node->has('counted') ? Weights::counted(self::counts($node->at('counted'), $knowledge)) : Weights::ofTheTrade(),
-            $node->has('by_phone') && $node->at('by_phone')->boolean());
+        return self::encode(
+            $family,
+            self::evidence($node, $knowledge),
+            $node->has('counted')
+                ? Weights::counted(self::counts($node->at('counted'), $knowledge))
+                : Weights::ofTheTrade(),
+            $node->has('by_phone') && $node->at('by_phone')->boolean(),
+        );
     }
 
     private static function evidence(Node $node, Knowledge $knowledge): Evidence
@@ -63,7 +72,12 @@ final readonly class DiagnosisCodec
             $evidence = $evidence->curedInVain(self::cause($one, $knowledge));
         }
         foreach ($node->has('skipped') ? $node->at('skipped')->items(60) : [] as $one) {
-            $evidence = $evidence->skipped(self::known($one->string(40), $one, array_keys($knowledge->questions()), 'nothing that is asked in this family'));
+            $evidence = $evidence->skipped(self::known(
+                $one->string(40),
+                $one,
+                array_keys($knowledge->questions()),
+                'nothing that is asked in this family',
+            ));
         }
         foreach ($node->has('covers_off') ? $node->at('covers_off')->items(20) : [] as $one) {
             $evidence = $evidence->coverOff($one->string(60));
@@ -75,8 +89,18 @@ final readonly class DiagnosisCodec
     /** `yes`, `no` or `not_tried`. */
     public static function symptom(Evidence $evidence, Knowledge $knowledge, string $symptom, Node $answer): Evidence
     {
-        self::known($symptom, $answer, array_map(static fn (Symptom $one): string => $one->value, $knowledge->symptoms), 'no symptom of this family');
-        $said = self::known($answer->string(20), $answer, [Evidence::YES, Evidence::NO, 'not_tried'], 'no answer to it');
+        self::known(
+            $symptom,
+            $answer,
+            array_map(static fn (Symptom $one): string => $one->value, $knowledge->symptoms),
+            'no symptom of this family',
+        );
+        $said = self::known(
+            $answer->string(20),
+            $answer,
+            [Evidence::YES, Evidence::NO, 'not_tried'],
+            'no answer to it',
+        );
 
         return $said === 'not_tried' ? $evidence : $evidence->answered($symptom, $said);
     }
@@ -103,7 +127,12 @@ final readonly class DiagnosisCodec
     /** Anything that is asked, or a cause that was tried. */
     public static function question(Node $node, Knowledge $knowledge): string
     {
-        return self::known($node->string(40), $node, [...array_keys($knowledge->questions()), ...array_keys($knowledge->causes)], 'nothing that is asked in this family');
+        return self::known(
+            $node->string(40),
+            $node,
+            [...array_keys($knowledge->questions()), ...array_keys($knowledge->causes)],
+            'nothing that is asked in this family',
+        );
     }
 
     public static function cause(Node $node, Knowledge $knowledge): string
@@ -125,7 +154,9 @@ final readonly class DiagnosisCodec
     /** @param  list<string>  $known */
     private static function known(string $word, Node $node, array $known, string $isNot): string
     {
-        return in_array($word, $known, true) ? $word : throw BadFile::at($node->path, Quoted::text($word)." is {$isNot}. Known are: ".implode(', ', $known).'.');
+        return in_array($word, $known, true)
+            ? $word
+            : throw BadFile::at($node->path, Quoted::text($word)." is {$isNot}. Known are: ".implode(', ', $known).'.');
     }
 
     /** @return array<string, mixed> */
@@ -137,11 +168,21 @@ final readonly class DiagnosisCodec
         return [
             'family' => $family->value,
             'do_not_run' => $diagnosis->isStopped,
-            'symptoms' => array_map(static fn (Symptom $one): array => ['key' => $one->value, 'words' => $one->words(), 'answer' => $evidence->answer($one->value)], $knowledge->symptoms),
+            'symptoms' => array_map(
+                static fn (Symptom $one): array => [
+                    'key' => $one->value,
+                    'words' => $one->words(),
+                    'answer' => $evidence->answer($one->value),
+                ],
+                $knowledge->symptoms,
+            ),
             'causes' => array_map(static fn (Ranked $one): array => self::ranked($one, $weights), $diagnosis->causes),
             'counted' => $weights->total(),
             'next' => self::step($diagnosis->next, $knowledge, $family),
-            'checks' => array_map(static fn (Check $one): array => self::look($one, $evidence), array_values($knowledge->checks)),
+            'checks' => array_map(
+                static fn (Check $one): array => self::look($one, $evidence),
+                array_values($knowledge->checks),
+            ),
         ];
     }
 
@@ -177,7 +218,10 @@ final readonly class DiagnosisCodec
         return [
             'kind' => $next->kind->value,
             'key' => $next->key,
-            'label' => $check->label ?? ($next->kind === StepKind::Ask ? Symptom::from($next->key)->words() : ($knowledge->causes[$next->key] ?? Cause::other([]))->label),
+            'label' => $check->label
+                ?? ($next->kind === StepKind::Ask
+                    ? Symptom::from($next->key)->words()
+                    : ($knowledge->causes[$next->key] ?? Cause::other([]))->label),
             'sentence' => $next->sentence,
             'why' => $next->why,
             'minutes' => $next->minutes,
@@ -187,7 +231,15 @@ final readonly class DiagnosisCodec
             'caution' => self::words($next->before, $check?->effort->caution, $remedy?->caution),
             'steps' => $remedy->steps ?? [],
             'of' => $check?->of,
-            'answers' => array_map(static fn (string $key, string $label): array => ['key' => $key, 'label' => $label, 'means' => $next->meanings[$key] ?? ''], array_keys($labels), array_values($labels)),
+            'answers' => array_map(
+                static fn (string $key, string $label): array => [
+                    'key' => $key,
+                    'label' => $label,
+                    'means' => $next->meanings[$key] ?? '',
+                ],
+                array_keys($labels),
+                array_values($labels),
+            ),
         ];
     }
 
@@ -204,7 +256,19 @@ final readonly class DiagnosisCodec
     {
         $answer = $evidence->answer($one->key);
 
-        return ['key' => $one->key, 'label' => $one->label, 'answer' => $answer, 'words' => $answer === null ? null : $one->answers()[$answer], 'skipped' => in_array($one->key, $evidence->skipped, true),
-            'answers' => $one->isOnFile ? [] : array_map(static fn (string $key, string $label): array => ['key' => $key, 'label' => $label], array_keys($one->answers()), array_values($one->answers()))];
+        return [
+            'key' => $one->key,
+            'label' => $one->label,
+            'answer' => $answer,
+            'words' => $answer === null ? null : $one->answers()[$answer],
+            'skipped' => in_array($one->key, $evidence->skipped, true),
+            'answers' => $one->isOnFile
+                ? []
+                : array_map(
+                    static fn (string $key, string $label): array => ['key' => $key, 'label' => $label],
+                    array_keys($one->answers()),
+                    array_values($one->answers()),
+                ),
+        ];
     }
 }

@@ -95,15 +95,25 @@ final class EntryCodec
     {
         $node->object(['id', 'name', 'role']);
 
-        return new Person($node->at('id')->string(60), $node->at('name')->string(60), $node->at('role')->enum(Role::class));
+        return new Person(
+            $node->at('id')->string(60),
+            $node->at('name')->string(60),
+            $node->at('role')->enum(Role::class),
+        );
     }
 
     /** The time a person's clock showed: ISO 8601 with seconds and an offset. */
     public static function instant(Node $node): string
     {
         $at = $node->string(40);
-        if (preg_match('/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d{1,6})?(Z|[+-]\d\d:\d\d)$/', $at) !== 1 || strtotime($at) === false) {
-            throw BadFile::at($node->path, Quoted::text($at).' is not a time with its offset, such as 2026-03-02T08:44:00+00:00.');
+        if (
+            preg_match('/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d{1,6})?(Z|[+-]\d\d:\d\d)$/', $at) !== 1
+            || strtotime($at) === false
+        ) {
+            throw BadFile::at(
+                $node->path,
+                Quoted::text($at).' is not a time with its offset, such as 2026-03-02T08:44:00+00:00.',
+            );
         }
 
         return $at;
@@ -114,33 +124,100 @@ final class EntryCodec
         return match ($kind) {
             EntryKind::Opened => $this->opened($body->object(['control', 'standing'], ['check']), $stamp),
             EntryKind::Joined => self::bare($body, new Joined($stamp)),
-            EntryKind::Complaint => new Complained($stamp, array_map(static fn (Node $one): Symptom => $one->enum(Symptom::class), $body->object(['symptoms'])->at('symptoms')->items(30))),
+            EntryKind::Complaint => new Complained(
+                $stamp,
+                array_map(
+                    static fn (Node $one): Symptom => $one->enum(Symptom::class),
+                    $body->object(['symptoms'])->at('symptoms')->items(30),
+                ),
+            ),
             EntryKind::Confirmed => self::confirmed($body->object(['key'], ['adjuster']), $stamp),
-            EntryKind::AllConfirmed => new AllConfirmed($stamp, array_map(static fn (Node $key): string => $key->string(40), $body->object(['keys'])->at('keys')->items(20))),
+            EntryKind::AllConfirmed => new AllConfirmed(
+                $stamp,
+                array_map(
+                    static fn (Node $key): string => $key->string(40),
+                    $body->object(['keys'])->at('keys')->items(20),
+                ),
+            ),
             EntryKind::Inspected => self::inspected($body->object(['key', 'finding'], ['remark']), $stamp),
             EntryKind::Condition => self::condition($body->object([], ['engine', 'wheels']), $stamp),
-            EntryKind::Cover => new CoverMoved($stamp, $body->object(['adjuster', 'off'])->at('adjuster')->string(40), $body->at('off')->boolean()),
-            EntryKind::Thread => $this->thread($body->object(['adjuster'], ['showing_mm', 'turns', 'flats', 'steps', 'unseen', 'marked', 'seized']), $stamp),
+            EntryKind::Cover => new CoverMoved(
+                $stamp,
+                $body->object(['adjuster', 'off'])->at('adjuster')->string(40),
+                $body->at('off')->boolean(),
+            ),
+            EntryKind::Thread => $this->thread(
+                $body->object(['adjuster'], ['showing_mm', 'turns', 'flats', 'steps', 'unseen', 'marked', 'seized']),
+                $stamp,
+            ),
             EntryKind::Reading => self::reading($body, $stamp),
             EntryKind::Upheld => new ReadingUpheld($stamp, $body->object(['reading'])->at('reading')->string(40)),
-            EntryKind::Enough => new ReadEnough($stamp, $body->object(['point', 'pose'])->at('point')->enum(ReadingPoint::class), $body->at('pose')->enum(Pose::class)),
-            EntryKind::Outcome => new OutcomeSeen($stamp, $body->object(['setting', 'saw'])->at('setting')->string(40), $body->at('saw')->string(40)),
+            EntryKind::Enough => new ReadEnough(
+                $stamp,
+                $body->object(['point', 'pose'])->at('point')->enum(ReadingPoint::class),
+                $body->at('pose')->enum(Pose::class),
+            ),
+            EntryKind::Outcome => new OutcomeSeen(
+                $stamp,
+                $body->object(['setting', 'saw'])->at('setting')->string(40),
+                $body->at('saw')->string(40),
+            ),
             EntryKind::Measure => self::measure($body->object(['key', 'value', 'entered'], ['of', 'at_mm']), $stamp),
             EntryKind::Trace => TraceCodec::entry($body, $stamp),
-            EntryKind::PutRight => new PutRight($stamp, $body->object(['cure'], ['remark'])->at('cure')->enum(Cure::class), $body->optionalString('remark', 300)),
-            EntryKind::PartRefused => new PartRefused($stamp, $body->object(['part', 'number'])->at('part')->enum(Part::class), $body->at('number')->string(60)),
-            EntryKind::Photo => new PhotoTaken($stamp, $body->object(['photo', 'of'])->at('photo')->string(40), $body->at('of')->string(60)),
-            EntryKind::Replacing => self::replacing($body->object(['key'], ['reason', 'remark', 'cable', 'not_here']), $stamp),
+            EntryKind::PutRight => new PutRight(
+                $stamp,
+                $body->object(['cure'], ['remark'])->at('cure')->enum(Cure::class),
+                $body->optionalString('remark', 300),
+            ),
+            EntryKind::PartRefused => new PartRefused(
+                $stamp,
+                $body->object(['part', 'number'])->at('part')->enum(Part::class),
+                $body->at('number')->string(60),
+            ),
+            EntryKind::Photo => new PhotoTaken(
+                $stamp,
+                $body->object(['photo', 'of'])->at('photo')->string(40),
+                $body->at('of')->string(60),
+            ),
+            EntryKind::Replacing => self::replacing(
+                $body->object(['key'], ['reason', 'remark', 'cable', 'not_here']),
+                $stamp,
+            ),
             EntryKind::Soak => self::bare($body, new SoakBegun($stamp)),
-            EntryKind::Compared => self::compared($body->object(['new_wire_mm', 'ends_alike'], ['old_wire_mm', 'old_conduit_mm', 'new_conduit_mm']), $stamp),
-            EntryKind::Move => $this->move($body->object(['adjuster'], ['turns', 'flats', 'steps', 'uncounted']), $stamp),
-            EntryKind::Step => new GuideStepDone($stamp, $body->object(['adjuster', 'key'], ['remark'])->at('adjuster')->string(40), $body->at('key')->string(40), $body->optionalString('remark', 300)),
-            EntryKind::Part => new PartFitted($stamp, $body->object(['part'], ['remark'])->at('part')->enum(Part::class), $body->optionalString('remark', 300)),
-            EntryKind::Adjuster => $this->adjusterFitted($body->object(['cable', 'adjuster'], ['in_place_of', 'remark']), $stamp),
-            EntryKind::Policy => self::policy($body->object([], ['policy', 'mode', 'parking', 'like', 'wish', 'whole']), $stamp),
+            EntryKind::Compared => self::compared(
+                $body->object(['new_wire_mm', 'ends_alike'], ['old_wire_mm', 'old_conduit_mm', 'new_conduit_mm']),
+                $stamp,
+            ),
+            EntryKind::Move => $this->move(
+                $body->object(['adjuster'], ['turns', 'flats', 'steps', 'uncounted']),
+                $stamp,
+            ),
+            EntryKind::Step => new GuideStepDone(
+                $stamp,
+                $body->object(['adjuster', 'key'], ['remark'])->at('adjuster')->string(40),
+                $body->at('key')->string(40),
+                $body->optionalString('remark', 300),
+            ),
+            EntryKind::Part => new PartFitted(
+                $stamp,
+                $body->object(['part'], ['remark'])->at('part')->enum(Part::class),
+                $body->optionalString('remark', 300),
+            ),
+            EntryKind::Adjuster => $this->adjusterFitted(
+                $body->object(['cable', 'adjuster'], ['in_place_of', 'remark']),
+                $stamp,
+            ),
+            EntryKind::Policy => self::policy(
+                $body->object([], ['policy', 'mode', 'parking', 'like', 'wish', 'whole']),
+                $stamp,
+            ),
             EntryKind::Check => self::check($body->object(['key', 'answer'], ['pose', 'remark']), $stamp),
             EntryKind::Note => new Noted($stamp, $body->object(['text'])->at('text')->string(self::LONGEST_REASON)),
-            EntryKind::Void => new Voided($stamp, $body->object(['entry', 'reason'])->at('entry')->string(40), self::reason($body)),
+            EntryKind::Void => new Voided(
+                $stamp,
+                $body->object(['entry', 'reason'])->at('entry')->string(40),
+                self::reason($body),
+            ),
             EntryKind::Amend => $this->amend($body->object(['entry', 'kind', 'body', 'reason']), $stamp),
             EntryKind::ByChoice => new LeftByChoice($stamp, self::reason($body->object(['reason']))),
             EntryKind::Tag => new Tagged($stamp, self::reason($body->object(['reason']))),
@@ -151,22 +228,44 @@ final class EntryCodec
 
     private static function measure(Node $body, Stamp $stamp): MeasureTaken
     {
-        return new MeasureTaken($stamp, $body->at('key')->enum(MeasureKey::class), $body->at('value')->number(-1e6, 1e6), $body->at('entered')->string(60), $body->optionalString('of', 20), $body->has('at_mm') ? $body->at('at_mm')->number(1, 1000) : null);
+        return new MeasureTaken(
+            $stamp,
+            $body->at('key')->enum(MeasureKey::class),
+            $body->at('value')->number(-1e6, 1e6),
+            $body->at('entered')->string(60),
+            $body->optionalString('of', 20),
+            $body->has('at_mm') ? $body->at('at_mm')->number(1, 1000) : null,
+        );
     }
 
     private static function replacing(Node $body, Stamp $stamp): ReplacementStep
     {
         $reason = $body->has('reason') ? $body->at('reason')->enum(ReplacementReason::class) : null;
 
-        return new ReplacementStep($stamp, $body->at('key')->string(40), $reason, $body->optionalString('remark', 300), $body->optionalString('cable', 40),
-            ! ($body->has('not_here') && $body->at('not_here')->boolean()));
+        return new ReplacementStep(
+            $stamp,
+            $body->at('key')->string(40),
+            $reason,
+            $body->optionalString('remark', 300),
+            $body->optionalString('cable', 40),
+            ! ($body->has('not_here') && $body->at('not_here')->boolean()),
+        );
     }
 
     private static function compared(Node $body, Stamp $stamp): CablesCompared
     {
         $length = static fn (string $key): ?float => $body->has($key) ? $body->at($key)->number(0, 10_000) : null;
 
-        return new CablesCompared($stamp, new CableComparison($length('old_wire_mm'), $body->at('new_wire_mm')->number(0, 10_000), $length('old_conduit_mm'), $length('new_conduit_mm'), $body->at('ends_alike')->boolean()));
+        return new CablesCompared(
+            $stamp,
+            new CableComparison(
+                $length('old_wire_mm'),
+                $body->at('new_wire_mm')->number(0, 10_000),
+                $length('old_conduit_mm'),
+                $length('new_conduit_mm'),
+                $body->at('ends_alike')->boolean(),
+            ),
+        );
     }
 
     /** What comes after it in the log may speak of it. */
@@ -175,7 +274,13 @@ final class EntryCodec
         $adjuster = RunCodec::adjuster($body->at('adjuster'));
         $this->fitted[$adjuster->id()] = $adjuster;
 
-        return new AdjusterFitted($stamp, $adjuster, $body->at('cable')->string(40), $body->optionalString('in_place_of', 40), $body->optionalString('remark', 300));
+        return new AdjusterFitted(
+            $stamp,
+            $adjuster,
+            $body->at('cable')->string(40),
+            $body->optionalString('in_place_of', 40),
+            $body->optionalString('remark', 300),
+        );
     }
 
     private function adjuster(string $id): ?Adjuster
@@ -207,11 +312,19 @@ final class EntryCodec
         $standing = StandingCodec::decode($body->at('standing'));
         foreach (array_keys($standing->positions) as $id) {
             if ($this->run->adjuster($id) === null) {
-                throw BadFile::at($body->at('standing')->at('positions_steps')->path, Quoted::text($id).' is not an adjuster of this run.');
+                throw BadFile::at(
+                    $body->at('standing')->at('positions_steps')->path,
+                    Quoted::text($id).' is not an adjuster of this run.',
+                );
             }
         }
 
-        return new Opened($stamp, $body->at('control')->string(60), $standing, $body->has('check') && $body->at('check')->boolean());
+        return new Opened(
+            $stamp,
+            $body->at('control')->string(60),
+            $standing,
+            $body->has('check') && $body->at('check')->boolean(),
+        );
     }
 
     private static function confirmed(Node $body, Stamp $stamp): Confirmed
@@ -221,7 +334,12 @@ final class EntryCodec
 
     private static function inspected(Node $body, Stamp $stamp): Inspected
     {
-        return new Inspected($stamp, $body->at('key')->string(40), $body->at('finding')->enum(Finding::class), $body->optionalString('remark', 300));
+        return new Inspected(
+            $stamp,
+            $body->at('key')->string(40),
+            $body->at('finding')->enum(Finding::class),
+            $body->optionalString('remark', 300),
+        );
     }
 
     private static function condition(Node $body, Stamp $stamp): ConditionNoted
@@ -232,9 +350,13 @@ final class EntryCodec
     private function thread(Node $body, Stamp $stamp): ThreadNoted
     {
         $id = $body->at('adjuster')->string(40);
-        $adjuster = $this->adjuster($id) ?? throw Refused::because(Quoted::text($id).' is not an adjuster of this control.');
+        $adjuster = $this->adjuster($id)
+            ?? throw Refused::because(Quoted::text($id).' is not an adjuster of this control.');
         if ($body->has('showing_mm') && ! $adjuster instanceof ThreadedAdjuster) {
-            throw BadFile::at($body->at('showing_mm')->path, "the {$adjuster->name()} has no thread to measure; say where it stands in “steps”.");
+            throw BadFile::at(
+                $body->at('showing_mm')->path,
+                "the {$adjuster->name()} has no thread to measure; say where it stands in “steps”.",
+            );
         }
         foreach ([ThreadState::Unseen, ThreadState::Marked, ThreadState::Seized] as $state) {
             if ($body->has($state->value) && $body->at($state->value)->boolean()) {
@@ -276,8 +398,8 @@ final class EntryCodec
     }
 
     /**
-     * How coarse a reading was written beyond what its instrument shows. Logs from before said 12.7 of `1/2 in`, which is half an inch and no
-     * coarser than the rule: where the words tell, they count.
+     * How coarse a reading was written beyond what its instrument shows. Logs from before said 12.7 of `1/2 in`, which
+     * is half an inch and no coarser than the rule: where the words tell, they count.
      */
     private static function coarseness(Node $body): float
     {
@@ -298,7 +420,9 @@ final class EntryCodec
         if ($uncounted && ($body->has('turns') || $body->has('flats') || $body->has('steps'))) {
             throw BadFile::at($body->path, 'a move is either counted or “uncounted”, not both.');
         }
-        $steps = $uncounted ? null : self::counted($body, -self::MOST_TURNS, $this->adjuster($body->at('adjuster')->string(40)));
+        $steps = $uncounted
+            ? null
+            : self::counted($body, -self::MOST_TURNS, $this->adjuster($body->at('adjuster')->string(40)));
         if ($steps?->isNone() === true) {
             throw BadFile::at($body->path, 'a move of nothing is no move.');
         }
@@ -311,7 +435,12 @@ final class EntryCodec
     {
         $unit = $adjuster?->counting()->unit ?? StepUnit::Turn;
         if ($body->has($unit->turns() ? 'steps' : 'turns') || (! $unit->turns() && $body->has('flats'))) {
-            throw BadFile::at($body->path, $unit->turns() ? 'this adjuster is counted in “turns” and “flats”.' : "this adjuster is counted in “steps”: {$unit->plural()}.");
+            throw BadFile::at(
+                $body->path,
+                $unit->turns()
+                    ? 'this adjuster is counted in “turns” and “flats”.'
+                    : "this adjuster is counted in “steps”: {$unit->plural()}.",
+            );
         }
 
         return $unit->turns() ? self::turns($body, $least) : self::steps($body, $least);
@@ -323,7 +452,9 @@ final class EntryCodec
             throw BadFile::at($body->path, 'say how far, in “steps”.');
         }
 
-        return $body->making(static fn (): Steps => Steps::exactly($body->at('steps')->number($least, self::MOST_TURNS)));
+        return $body->making(static fn (): Steps => Steps::exactly(
+            $body->at('steps')->number($least, self::MOST_TURNS),
+        ));
     }
 
     private static function policy(Node $body, Stamp $stamp): PolicyChosen
@@ -339,7 +470,10 @@ final class EntryCodec
             $body->has('whole') && $body->at('whole')->boolean(),
         );
         if ($chosen->say() === '') {
-            throw BadFile::at($body->path, 'say a “policy”, a “mode”, a “parking”, a “wish”, whom to set it “like”, or that it goes on as a “whole” job.');
+            throw BadFile::at(
+                $body->path,
+                'say a “policy”, a “mode”, a “parking”, a “wish”, whom to set it “like”, or that it goes on as a “whole” job.',
+            );
         }
 
         return $chosen;
@@ -350,14 +484,24 @@ final class EntryCodec
         if (! $body->has('turns') && ! $body->has('flats')) {
             throw BadFile::at($body->path, 'say how far, in “turns”, “flats” or both.');
         }
-        $turns = $body->has('turns') ? $body->making(static fn (): Steps => Steps::exactly($body->at('turns')->number($least, self::MOST_TURNS))) : Steps::none();
+        $turns = $body->has('turns')
+            ? $body->making(static fn (): Steps => Steps::exactly($body->at('turns')->number($least, self::MOST_TURNS)))
+            : Steps::none();
 
-        return $body->has('flats') ? $turns->plus(Steps::fromFlats($body->at('flats')->integer($least * 6, self::MOST_TURNS * 6))) : $turns;
+        return $body->has('flats')
+            ? $turns->plus(Steps::fromFlats($body->at('flats')->integer($least * 6, self::MOST_TURNS * 6)))
+            : $turns;
     }
 
     private static function check(Node $body, Stamp $stamp): Checked
     {
-        return new Checked($stamp, $body->at('key')->string(40), $body->has('pose') ? $body->at('pose')->enum(Pose::class) : null, $body->at('answer')->string(40), $body->optionalString('remark', 300));
+        return new Checked(
+            $stamp,
+            $body->at('key')->string(40),
+            $body->has('pose') ? $body->at('pose')->enum(Pose::class) : null,
+            $body->at('answer')->string(40),
+            $body->optionalString('remark', 300),
+        );
     }
 
     private function amend(Node $body, Stamp $stamp): Amended
@@ -374,7 +518,11 @@ final class EntryCodec
 
     private static function closed(Node $body, Stamp $stamp): Closed
     {
-        return new Closed($stamp, $body->at('outcome')->enum(ClosingOutcome::class), $body->optionalString('next_check', 10));
+        return new Closed(
+            $stamp,
+            $body->at('outcome')->enum(ClosingOutcome::class),
+            $body->optionalString('next_check', 10),
+        );
     }
 
     private static function reason(Node $body): string

@@ -36,7 +36,11 @@ final readonly class JobFile
         }
         self::inOrder($items);
         $first = array_shift($items);
-        $state = $first->making(static fn (): BenchState => Bench::replay($spec, $run, Log::of($codec->decode($first))));
+        $state = $first->making(static fn (): BenchState => Bench::replay(
+            $spec,
+            $run,
+            Log::of($codec->decode($first)),
+        ));
         foreach ($items as $item) {
             $state = $item->making(static fn (): BenchState => Bench::accept($state, $codec->decode($item), false));
         }
@@ -58,7 +62,10 @@ final readonly class JobFile
             }
             $seq = $item->at('seq')->integer(1, PHP_INT_MAX);
             if ($seq <= $last) {
-                throw BadFile::at($item->at('seq')->path, "entry {$seq} stands after entry {$last}; entries are listed in the order of their numbers.");
+                throw BadFile::at(
+                    $item->at('seq')->path,
+                    "entry {$seq} stands after entry {$last}; entries are listed in the order of their numbers.",
+                );
             }
             $last = $seq;
         }

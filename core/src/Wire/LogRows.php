@@ -63,7 +63,12 @@ final readonly class LogRows
      * @param  array<string, float|null>  $changes  change since the group before, by the same id
      * @param  array<string, true>  $asked  readings that are asked about, or left out of their mean
      */
-    private function __construct(private BenchState $state, private array $lasts, private array $changes, private array $asked) {}
+    private function __construct(
+        private BenchState $state,
+        private array $lasts,
+        private array $changes,
+        private array $asked,
+    ) {}
 
     /** @return list<array<string, mixed>> */
     public static function of(BenchState $state): array
@@ -79,7 +84,9 @@ final readonly class LogRows
                 foreach ($group->doubt === null ? $group->leftOut : [$group->doubt->reading] as $reading) {
                     $asked[$reading->stamp->id] = true;
                 }
-                $comparable = $before !== null && $before->at->series === $group->at->series && $before->first()->pose === $group->first()->pose;
+                $comparable = $before !== null
+                    && $before->at->series === $group->at->series
+                    && $before->first()->pose === $group->first()->pose;
                 $changes[$id] = $comparable ? $group->found->mean - $before->found->mean : null;
                 $before = $group->first()->pose === Pose::Straight ? $group : $before;
             }
@@ -87,7 +94,10 @@ final readonly class LogRows
         $rows = new self($state, $lasts, $changes, $asked);
         $voids = $state->log->voids();
 
-        return array_map(static fn (Entry $entry): array => $rows->row($entry, ($voids[$entry->stamp->id] ?? null)?->reason), $state->log->entries);
+        return array_map(
+            static fn (Entry $entry): array => $rows->row($entry, ($voids[$entry->stamp->id] ?? null)?->reason),
+            $state->log->entries,
+        );
     }
 
     /** @return array<string, mixed> */
@@ -117,7 +127,9 @@ final readonly class LogRows
 
     private function says(ReadingGroup $group): string
     {
-        $state = $this->state->second !== null && $group->first()->point === $this->state->run->secondPulls()?->point() ? $this->state->second : $this->state;
+        $state = $this->state->second !== null && $group->first()->point === $this->state->run->secondPulls()?->point()
+            ? $this->state->second
+            : $this->state;
         $judgement = $state->judgement;
         $isFound = $judgement->foundGroup?->last()->stamp->id === $group->last()->stamp->id;
 
@@ -152,26 +164,42 @@ final readonly class LogRows
         return match (true) {
             $entry instanceof ReadingTaken => $this->reading($entry),
             $entry instanceof ReadingUpheld => 'It is right: '.lcfirst($this->upheld($entry)),
-            $entry instanceof ReadEnough => "Left as it reads at the {$this->state->spec->pointName($entry->point)}".($entry->pose === Pose::Straight ? '' : ", {$entry->pose->label()}").': the instrument can say no more',
+            $entry instanceof ReadEnough => "Left as it reads at the {$this->state->spec->pointName($entry->point)}"
+                .($entry->pose === Pose::Straight ? '' : ", {$entry->pose->label()}")
+                .': the instrument can say no more',
             $entry instanceof Moved => $this->moved($entry),
-            $entry instanceof ThreadNoted => $this->adjuster($entry->adjuster).': '.($entry->position === null ? lcfirst($entry->state->label() ?? 'not counted') : $this->state->run->everKnown($entry->adjuster)?->where($entry->position)),
-            $entry instanceof Confirmed => $entry->key === LockStep::KEY ? $this->adjuster($entry->adjuster ?? '').' locked' : $this->step($entry->key),
+            $entry instanceof ThreadNoted => $this->adjuster($entry->adjuster).': '
+                .($entry->position === null
+                    ? lcfirst($entry->state->label() ?? 'not counted')
+                    : $this->state->run->everKnown($entry->adjuster)?->where($entry->position)),
+            $entry instanceof Confirmed => $entry->key === LockStep::KEY
+                ? $this->adjuster($entry->adjuster ?? '').' locked'
+                : $this->step($entry->key),
             $entry instanceof AllConfirmed => $this->together($entry),
-            $entry instanceof Inspected => $this->inspection($entry->key).': '.$entry->finding->value.($entry->remark === null ? '' : ", {$entry->remark}"),
+            $entry instanceof Inspected => $this->inspection($entry->key).': '.$entry->finding->value
+                .($entry->remark === null ? '' : ", {$entry->remark}"),
             $entry instanceof ConditionNoted => $entry->label(),
-            $entry instanceof CoverMoved => ucfirst($this->state->run->everCovers()[$entry->adjuster] ?? 'cover').($entry->off ? ' off' : ' back on'),
+            $entry instanceof CoverMoved => ucfirst($this->state->run->everCovers()[$entry->adjuster] ?? 'cover')
+                .($entry->off ? ' off' : ' back on'),
             $entry instanceof Checked => $this->proof($entry),
             $entry instanceof PolicyChosen => $entry->say(),
             $entry instanceof OutcomeSeen => $this->outcome($entry),
-            $entry instanceof MeasureTaken => $entry->key->label().($entry->of === null ? '' : " {$entry->of}").': '.$entry->entered.(is_numeric(strtr($entry->entered, ',', '.')) ? ' '.$entry->key->dimension()->internalUnit() : ''),
+            $entry instanceof MeasureTaken => $entry->key->label().($entry->of === null ? '' : " {$entry->of}").': '
+                .$entry->entered
+                .(is_numeric(strtr($entry->entered, ',', '.')) ? ' '.$entry->key->dimension()->internalUnit() : ''),
             $entry instanceof TraceTaken => self::trace($entry),
             $entry instanceof PutRight => $entry->cure->label().($entry->remark === null ? '' : ": {$entry->remark}"),
             $entry instanceof SoakBegun => 'New friction plates laid in oil',
             $entry instanceof PhotoTaken => "Picture of the {$entry->of}",
             $entry instanceof PartRefused => "Did not fit: {$entry->part->label()} {$entry->number}",
             $entry instanceof ReplacementStep => $this->replaced($entry),
-            $entry instanceof CablesCompared => 'Old and new cable compared'.($entry->sizes->oldWire === null ? '' : ', wire showing '.Figure::shortLength($entry->sizes->oldWire, 1)->bare().' and '.Figure::shortLength($entry->sizes->newWire, 1).''),
-            $entry instanceof PartFitted => "New {$entry->part->label()} fitted".($entry->remark === null ? '' : ". {$entry->remark}"),
+            $entry instanceof CablesCompared => 'Old and new cable compared'
+                .($entry->sizes->oldWire === null
+                    ? ''
+                    : ', wire showing '.Figure::shortLength($entry->sizes->oldWire, 1)->bare().' and '
+                        .Figure::shortLength($entry->sizes->newWire, 1).''),
+            $entry instanceof PartFitted => "New {$entry->part->label()} fitted"
+                .($entry->remark === null ? '' : ". {$entry->remark}"),
             $entry instanceof AdjusterFitted => $this->adjusterFitted($entry),
             $entry instanceof GuideStepDone => $this->guideStep($entry),
             $entry instanceof Noted => $entry->text,
@@ -181,7 +209,8 @@ final readonly class LogRows
             $entry instanceof Tagged => 'Tagged, do not run: '.$entry->reason,
             $entry instanceof Untagged => 'Tag lifted: '.$entry->reason,
             $entry instanceof Opened => $entry->isCheck ? 'Check begun: play only' : 'Job opened',
-            $entry instanceof Complained => 'Feels wrong: '.implode('; ', array_map(static fn (Symptom $one): string => lcfirst($one->words()), $entry->symptoms)),
+            $entry instanceof Complained => 'Feels wrong: '
+                .implode('; ', array_map(static fn (Symptom $one): string => lcfirst($one->words()), $entry->symptoms)),
             $entry instanceof Joined => "{$entry->stamp->by->name} joined",
             $entry instanceof Closed => 'Closed: '.self::outcomeOf($entry->outcome),
         };
@@ -189,20 +218,24 @@ final readonly class LogRows
 
     private function reading(ReadingTaken $entry): string
     {
-        return 'Read '.$entry->entered.(is_numeric($entry->entered) ? ' mm' : '').' at the '.$this->state->spec->pointName($entry->point)
+        return 'Read '.$entry->entered.(is_numeric($entry->entered) ? ' mm' : '').' at the '
+            .$this->state->spec->pointName($entry->point)
             .(count($this->state->spec->conditions->poses) < 2 ? '' : ', '.$entry->pose->label());
     }
 
     private function moved(Moved $entry): string
     {
         return $this->adjuster($entry->adjuster).' '
-            .($entry->steps === null ? 'turned, not counted' : $this->state->run->everKnown($entry->adjuster)?->say($entry->steps));
+            .($entry->steps === null
+                ? 'turned, not counted'
+                : $this->state->run->everKnown($entry->adjuster)?->say($entry->steps));
     }
 
     private function replaced(ReplacementStep $entry): string
     {
         return $entry->reason !== null ? $this->cableReplaced($entry).': '.lcfirst($entry->reason->label())
-            : $this->replacementStep($entry->key).($entry->isHere ? '' : ': not here').($entry->remark === null ? '' : ". {$entry->remark}");
+            : $this->replacementStep($entry->key).($entry->isHere ? '' : ': not here')
+                .($entry->remark === null ? '' : ". {$entry->remark}");
     }
 
     private static function outcomeOf(ClosingOutcome $outcome): string
@@ -224,7 +257,8 @@ final readonly class LogRows
             return 'Lever drawn, nothing loosened: '.($table->arm ?? 'arm').' '.lcfirst($look->label());
         }
 
-        return $setting === null ? ucfirst($table->arm ?? 'arm').' went '.($seen->saw === 'plus' ? $table?->plus : $table?->minus)
+        return $setting === null
+            ? ucfirst($table->arm ?? 'arm').' went '.($seen->saw === 'plus' ? $table?->plus : $table?->minus)
             : "{$setting->label}: ".lcfirst($setting->sees[$seen->saw]->label ?? $seen->saw);
     }
 
@@ -250,15 +284,24 @@ final readonly class LogRows
     private function guideStep(GuideStepDone $done): string
     {
         $adjuster = $this->state->run->adjuster($done->adjuster);
-        $step = array_values(array_filter($adjuster === null ? [] : Guide::of($adjuster->kind()), static fn (GuideStep $one): bool => $one->key === $done->key))[0] ?? null;
+        $step = array_values(array_filter(
+            $adjuster === null ? [] : Guide::of($adjuster->kind()),
+            static fn (GuideStep $one): bool => $one->key === $done->key,
+        ))[0]
+            ?? null;
 
-        return ucfirst($this->adjuster($done->adjuster)).': '.lcfirst($step->label ?? $done->key).($done->remark === null ? '' : ". {$done->remark}");
+        return ucfirst($this->adjuster($done->adjuster)).': '.lcfirst($step->label ?? $done->key)
+            .($done->remark === null ? '' : ". {$done->remark}");
     }
 
     private function together(AllConfirmed $all): string
     {
-        $said = array_map(fn (Confirmed|Inspected $line): string => $line instanceof Confirmed ? $this->step($line->key) : $this->inspection($line->key).' sound',
-            $all->each(Families::of($this->state->spec->family)));
+        $said = array_map(
+            fn (Confirmed|Inspected $line): string => $line instanceof Confirmed
+                ? $this->step($line->key)
+                : $this->inspection($line->key).' sound',
+            $all->each(Families::of($this->state->spec->family)),
+        );
 
         return implode('; ', $said);
     }
@@ -266,7 +309,10 @@ final readonly class LogRows
     private function step(string $key): string
     {
         $family = Families::of($this->state->spec->family);
-        $found = array_filter([...$family->makeSafe(), ...$family->refit(), ...$family->closing()], static fn (Step $step): bool => $step->key === $key);
+        $found = array_filter(
+            [...$family->makeSafe(), ...$family->refit(), ...$family->closing()],
+            static fn (Step $step): bool => $step->key === $key,
+        );
 
         return array_values($found)[0]->label ?? $key;
     }
@@ -282,7 +328,9 @@ final readonly class LogRows
     {
         foreach ($this->state->facts->proofs($this->state->spec, $this->state->run) as $proof) {
             if ($proof->key === $check->key) {
-                return rtrim($proof->question, '?').($check->pose === null ? '' : ', '.$check->pose->label()).': '.lcfirst($proof->answers->words[$check->answer] ?? $check->answer).($check->remark === null ? '' : ": {$check->remark}");
+                return rtrim($proof->question, '?').($check->pose === null ? '' : ', '.$check->pose->label()).': '
+                    .lcfirst($proof->answers->words[$check->answer] ?? $check->answer)
+                    .($check->remark === null ? '' : ": {$check->remark}");
             }
         }
 

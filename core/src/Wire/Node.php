@@ -46,7 +46,11 @@ final readonly class Node
         $map = $this->map();
         foreach (array_keys($map) as $key) {
             if (! in_array((string) $key, $required, true) && ! in_array((string) $key, $optional, true)) {
-                throw BadFile::at($this->path, 'the key '.Quoted::text((string) $key).' is not known here. Known are: '.implode(', ', [...$required, ...$optional]).'.');
+                throw BadFile::at(
+                    $this->path,
+                    'the key '.Quoted::text((string) $key).' is not known here. Known are: '
+                        .implode(', ', [...$required, ...$optional]).'.',
+                );
             }
         }
         foreach ($required as $key) {
@@ -81,15 +85,18 @@ final readonly class Node
             throw BadFile::at($this->path, 'this is empty; write something.');
         }
         if (mb_strlen($this->value) > $longest) {
-            throw BadFile::at($this->path, 'this is '.mb_strlen($this->value)." characters; at most {$longest} are kept.");
+            throw BadFile::at(
+                $this->path,
+                'this is '.mb_strlen($this->value)." characters; at most {$longest} are kept.",
+            );
         }
 
         return $this->value;
     }
 
     /**
-     * What a person, a machine or a tool is called: words that look the same read the same, so no signs that turn the direction of writing or
-     * cannot be seen.
+     * What a person, a machine or a tool is called: words that look the same read the same, so no signs that turn the
+     * direction of writing or cannot be seen.
      *
      * @throws BadFile If it is no such text.
      */
@@ -98,7 +105,10 @@ final readonly class Node
         $name = trim((string) preg_replace('/\s+/u', ' ', $this->string($longest)));
 
         return preg_match('/[\p{Cc}\p{Cf}\p{Co}\p{Cn}\x{2028}\x{2029}]/u', $name) === 1
-            ? throw BadFile::at($this->path, 'a name holds letters, digits and signs that can be seen. Take the others out.') : $name;
+            ? throw BadFile::at(
+                $this->path,
+                'a name holds letters, digits and signs that can be seen. Take the others out.',
+            ) : $name;
     }
 
     /**
@@ -111,7 +121,10 @@ final readonly class Node
     {
         $id = $this->string(40);
         if (ctype_digit($id)) {
-            throw BadFile::at($this->path, 'an id of digits only is a number; begin '.Quoted::text($id).' with a letter.');
+            throw BadFile::at(
+                $this->path,
+                'an id of digits only is a number; begin '.Quoted::text($id).' with a letter.',
+            );
         }
 
         return $id;
@@ -130,7 +143,10 @@ final readonly class Node
         }
         $number = (float) $this->value;
         if (! is_finite($number) || $number < $least || $number > $most) {
-            throw BadFile::at($this->path, self::plain($number).' is not between '.self::plain($least).' and '.self::plain($most).'.');
+            throw BadFile::at(
+                $this->path,
+                self::plain($number).' is not between '.self::plain($least).' and '.self::plain($most).'.',
+            );
         }
 
         return $number;
@@ -155,7 +171,10 @@ final readonly class Node
     public function day(): string
     {
         $text = is_string($this->value) ? $this->value : throw $this->wrong('a day, such as 2027-03-31');
-        if (preg_match('/^(\d{4})-(\d{2})-(\d{2})$/', $text, $part) !== 1 || ! checkdate((int) $part[2], (int) $part[3], (int) $part[1])) {
+        if (
+            preg_match('/^(\d{4})-(\d{2})-(\d{2})$/', $text, $part) !== 1
+            || ! checkdate((int) $part[2], (int) $part[3], (int) $part[1])
+        ) {
             throw BadFile::at($this->path, Quoted::text($text).' is no day, such as 2027-03-31.');
         }
 
@@ -196,7 +215,11 @@ final readonly class Node
             throw BadFile::at($this->path, 'this list holds '.count($this->value)." things; at most {$most} are read.");
         }
 
-        return array_map(fn (mixed $item, int $i): self => new self($item, "{$this->path}[{$i}]"), $this->value, array_keys($this->value));
+        return array_map(
+            fn (mixed $item, int $i): self => new self($item, "{$this->path}[{$i}]"),
+            $this->value,
+            array_keys($this->value),
+        );
     }
 
     /** @return array<string, self> */
@@ -249,7 +272,10 @@ final readonly class Node
 
     private function quoted(): string
     {
-        return Quoted::text((string) json_encode($this->value, JSON_UNESCAPED_UNICODE | JSON_PARTIAL_OUTPUT_ON_ERROR | JSON_UNESCAPED_SLASHES));
+        return Quoted::text((string) json_encode(
+            $this->value,
+            JSON_UNESCAPED_UNICODE | JSON_PARTIAL_OUTPUT_ON_ERROR | JSON_UNESCAPED_SLASHES,
+        ));
     }
 
     private static function plain(float $number): string

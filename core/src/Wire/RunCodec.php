@@ -38,7 +38,10 @@ final readonly class RunCodec
 
     private const COMMON = ['sense', 'access', 'lock', 'lock_torque_nm', 'ways'];
 
-    private const OF_A_THREAD = ['thread', 'pitch_mm', 'travel_mm', 'healthy_mm', 'smallest_step_turns', 'clicks_per_turn', 'bevels_per_turn', 'stays_mm', 'engaged_mm'];
+    private const OF_A_THREAD = [
+        'thread', 'pitch_mm', 'travel_mm', 'healthy_mm', 'smallest_step_turns', 'clicks_per_turn', 'bevels_per_turn',
+        'stays_mm', 'engaged_mm',
+    ];
 
     private const OF_A_STEP = ['mm_per_step', 'knowledge', 'travel_steps', 'healthy_steps', 'smallest_step'];
 
@@ -51,13 +54,23 @@ final readonly class RunCodec
         }
         self::refuseTwins($node, $cables);
 
-        return $node->making(static fn (): Run => Run::of(self::hand($node->at('hand')), $cables, $node->at('working_end')->string(60)));
+        return $node->making(static fn (): Run => Run::of(
+            self::hand($node->at('hand')),
+            $cables,
+            $node->at('working_end')->string(60),
+        ));
     }
 
     /** @param  list<Cable>  $cables */
     private static function refuseTwins(Node $node, array $cables): void
     {
-        $ids = array_merge(...array_map(static fn (Cable $cable): array => array_map(static fn (Adjuster $a): string => $a->id(), $cable->adjusters), $cables));
+        $ids = array_merge(...array_map(
+            static fn (Cable $cable): array => array_map(
+                static fn (Adjuster $a): string => $a->id(),
+                $cable->adjusters,
+            ),
+            $cables,
+        ));
         foreach ($ids as $place => $id) {
             if (in_array($id, array_slice($ids, 0, $place), true)) {
                 throw BadFile::at($node->at('cables')->path, 'two adjusters are called '.Quoted::text($id).'.');
@@ -67,15 +80,32 @@ final readonly class RunCodec
 
     private static function hand(Node $node): HandControl
     {
-        $kind = $node->object(['kind', 'name'], ['pivot_to_wire_mm', 'pivot_to_point_mm', 'drum_radius_mm', 'flange_radius_mm', 'knowledge'])
+        $kind = $node->object(
+            ['kind', 'name'],
+            ['pivot_to_wire_mm', 'pivot_to_point_mm', 'drum_radius_mm', 'flange_radius_mm', 'knowledge'],
+        )
             ->at('kind')->enum(HandKind::class);
         $knowledge = $node->has('knowledge') ? $node->at('knowledge')->enum(Knowledge::class) : Knowledge::Drawn;
         $name = $node->at('name')->string(60);
 
         return match ($kind) {
-            HandKind::Lever, HandKind::Trigger, HandKind::Handle, HandKind::Bail, HandKind::Pedal, HandKind::Selector => HandControl::of($kind, $name, self::distance($node, 'pivot_to_wire_mm', 1.0), self::points($node), $knowledge),
-            HandKind::Grip => HandControl::of($kind, $name, self::distance($node, 'drum_radius_mm', 1.0), $node->has('flange_radius_mm')
-                ? [ReadingPoint::GripFlange->value => $node->at('flange_radius_mm')->number(0.1, 500)] : [], $knowledge),
+            HandKind::Lever, HandKind::Trigger, HandKind::Handle, HandKind::Bail, HandKind::Pedal,
+            HandKind::Selector => HandControl::of(
+                $kind,
+                $name,
+                self::distance($node, 'pivot_to_wire_mm', 1.0),
+                self::points($node),
+                $knowledge,
+            ),
+            HandKind::Grip => HandControl::of(
+                $kind,
+                $name,
+                self::distance($node, 'drum_radius_mm', 1.0),
+                $node->has('flange_radius_mm')
+                    ? [ReadingPoint::GripFlange->value => $node->at('flange_radius_mm')->number(0.1, 500)]
+                    : [],
+                $knowledge,
+            ),
         };
     }
 
@@ -105,8 +135,12 @@ final readonly class RunCodec
     {
         $node->object(['id', 'name', 'adjusters'], ['pulls']);
 
-        return Cable::of($node->at('id')->id(), $node->at('name')->string(60), array_map(self::adjuster(...), $node->at('adjusters')->items(6)),
-            $node->has('pulls') ? $node->at('pulls')->enum(Pulls::class) : Pulls::Opening);
+        return Cable::of(
+            $node->at('id')->id(),
+            $node->at('name')->string(60),
+            array_map(self::adjuster(...), $node->at('adjusters')->items(6)),
+            $node->has('pulls') ? $node->at('pulls')->enum(Pulls::class) : Pulls::Opening,
+        );
     }
 
     /** An adjuster by itself, as it is fitted on one machine. */
@@ -117,7 +151,11 @@ final readonly class RunCodec
         return $node->making(static fn (): Adjuster => match ($kind->measuredBy()) {
             'thread' => self::threaded($node, $kind),
             'steps' => self::stepped($node, $kind),
-            default => UnsetAdjuster::of(self::fitting($node->object(['id', 'name', 'kind'], self::COMMON), $kind, Steps::of(1))),
+            default => UnsetAdjuster::of(self::fitting(
+                $node->object(['id', 'name', 'kind'], self::COMMON),
+                $kind,
+                Steps::of(1),
+            )),
         });
     }
 
@@ -143,7 +181,9 @@ final readonly class RunCodec
             self::fitting($node, $kind, $smallest),
             $pitch,
             $node->at('travel_mm')->number(0.1, self::MOST_TRAVEL_MM),
-            $node->has('healthy_mm') ? self::range($node->at('healthy_mm'), static fn (float $mm): Steps => Steps::nearest($mm / $pitch->mm)) : null,
+            $node->has('healthy_mm')
+                ? self::range($node->at('healthy_mm'), static fn (float $mm): Steps => Steps::nearest($mm / $pitch->mm))
+                : null,
             $counting,
             self::stays($node, $kind),
             $node->has('engaged_mm') ? $node->at('engaged_mm')->number(0, self::MOST_TRAVEL_MM) : null,
@@ -173,7 +213,9 @@ final readonly class RunCodec
         $word = static function (Node $one): string {
             $said = $one->name(40);
 
-            return preg_match('/\d/', $said) === 1 ? throw BadFile::at($one->path, 'a way is said in words, such as down, without a figure.') : $said;
+            return preg_match('/\d/', $said) === 1
+                ? throw BadFile::at($one->path, 'a way is said in words, such as down, without a figure.')
+                : $said;
         };
 
         return $node->making(static fn (): Ways => Ways::said($word($node->at('out')), $word($node->at('in'))));
@@ -182,7 +224,9 @@ final readonly class RunCodec
     /** Thread that stays: of a governor's nut half an inch where the book says nothing (common practice, no source). */
     private static function stays(Node $node, AdjusterKind $kind): float
     {
-        return $node->has('stays_mm') ? $node->at('stays_mm')->number(0, self::MOST_TRAVEL_MM) : ($kind === AdjusterKind::GovernorNut ? 12.7 : 0.0);
+        return $node->has('stays_mm')
+            ? $node->at('stays_mm')->number(0, self::MOST_TRAVEL_MM)
+            : ($kind === AdjusterKind::GovernorNut ? 12.7 : 0.0);
     }
 
     private static function stepped(Node $node, AdjusterKind $kind): Adjuster
@@ -195,7 +239,11 @@ final readonly class RunCodec
         };
 
         return SteppedAdjuster::of(
-            self::fitting($node, $kind, Steps::exactly($node->has('smallest_step') ? $node->at('smallest_step')->number(1 / 720, 10) : $fine)),
+            self::fitting(
+                $node,
+                $kind,
+                Steps::exactly($node->has('smallest_step') ? $node->at('smallest_step')->number(1 / 720, 10) : $fine),
+            ),
             $node->at('mm_per_step')->number(0.01, 100),
             $node->has('knowledge') ? $node->at('knowledge')->enum(Knowledge::class) : Knowledge::Drawn,
             self::range($node->at('travel_steps'), Steps::exactly(...)),
@@ -206,12 +254,21 @@ final readonly class RunCodec
     private static function counting(Node $node): Counting
     {
         if ($node->has('clicks_per_turn') && $node->has('bevels_per_turn')) {
-            throw BadFile::at($node->path, 'a thread counts in “clicks_per_turn” or in “bevels_per_turn”, not in both.');
+            throw BadFile::at(
+                $node->path,
+                'a thread counts in “clicks_per_turn” or in “bevels_per_turn”, not in both.',
+            );
         }
 
         return match (true) {
-            $node->has('clicks_per_turn') => Counting::toTheTurn(StepUnit::Click, $node->at('clicks_per_turn')->integer(1, 720)),
-            $node->has('bevels_per_turn') => Counting::toTheTurn(StepUnit::Bevel, $node->at('bevels_per_turn')->integer(1, 720)),
+            $node->has('clicks_per_turn') => Counting::toTheTurn(
+                StepUnit::Click,
+                $node->at('clicks_per_turn')->integer(1, 720),
+            ),
+            $node->has('bevels_per_turn') => Counting::toTheTurn(
+                StepUnit::Bevel,
+                $node->at('bevels_per_turn')->integer(1, 720),
+            ),
             default => Counting::turns(),
         };
     }
@@ -243,7 +300,9 @@ final readonly class RunCodec
         }
         $node = $adjuster->at('access')->object([], ['minutes', 'cover', 'tools']);
         $cover = $node->optionalString('cover', 60);
-        $minutes = $node->has('minutes') ? $node->at('minutes')->number(0, 600) : ($cover === null ? 0.0 : self::UNDER_A_COVER);
+        $minutes = $node->has('minutes')
+            ? $node->at('minutes')->number(0, 600)
+            : ($cover === null ? 0.0 : self::UNDER_A_COVER);
 
         return AdjusterAccess::of($minutes, $cover, $node->optionalString('tools', 100) ?? 'none');
     }

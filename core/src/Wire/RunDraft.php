@@ -9,15 +9,21 @@ use VividPull\Core\Cable\Run;
 use VividPull\Core\Errors\BadFile;
 
 /**
- * A run somebody still works on. Threads, travels and steps may be empty, for they are measured at a machine; all else must be right. What
- * is empty is named, and no machine is judged by such a run.
+ * A run somebody still works on. Threads, travels and steps may be empty, for they are measured at a machine; all else
+ * must be right. What is empty is named, and no machine is judged by such a run.
  */
 final readonly class RunDraft
 {
     /** What an empty field is read as, only to see whether all else is right. */
     private const STAND_INS = [
-        'thread' => ['thread' => ['M8 x 1.25', 'its thread or pitch'], 'travel_mm' => [16.0, 'how far its thread goes, its travel']],
-        'steps' => ['mm_per_step' => [1.0, 'how many mm one step moves'], 'travel_steps' => [['from' => 1, 'to' => 12], 'its first and last step']],
+        'thread' => [
+            'thread' => ['M8 x 1.25', 'its thread or pitch'],
+            'travel_mm' => [16.0, 'how far its thread goes, its travel'],
+        ],
+        'steps' => [
+            'mm_per_step' => [1.0, 'how many mm one step moves'],
+            'travel_steps' => [['from' => 1, 'to' => 12], 'its first and last step'],
+        ],
         'nothing' => [],
     ];
 
@@ -69,6 +75,11 @@ final readonly class RunDraft
         $kind = is_string($adjuster['kind'] ?? null) ? AdjusterKind::tryFrom($adjuster['kind']) : null;
         $needed = self::STAND_INS[$kind?->measuredBy() ?? 'nothing'] ?? [];
 
-        return array_filter($needed, static fn (string $key): bool => ! isset($adjuster[$key]) && ! ($key === 'thread' && isset($adjuster['pitch_mm'])), ARRAY_FILTER_USE_KEY);
+        return array_filter(
+            $needed,
+            static fn (string $key): bool => ! isset($adjuster[$key])
+                && ! ($key === 'thread' && isset($adjuster['pitch_mm'])),
+            ARRAY_FILTER_USE_KEY,
+        );
     }
 }

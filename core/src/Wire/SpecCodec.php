@@ -55,7 +55,10 @@ final readonly class SpecCodec
      */
     public static function draft(Node $node): Spec
     {
-        $node->object(['family', 'source'], ['aim', 'others', 'conditions', 'policy', 'rule', 'backward', 'secondary', 'book']);
+        $node->object(
+            ['family', 'source'],
+            ['aim', 'others', 'conditions', 'policy', 'rule', 'backward', 'secondary', 'book'],
+        );
         $second = self::second($node);
         $others = $node->has('others') ? array_map(AimCodec::decode(...), $node->at('others')->items(8)) : [];
         $key = $node->at('family')->enum(FamilyKey::class);
@@ -64,7 +67,9 @@ final readonly class SpecCodec
         return Spec::of(
             $family,
             $node->has('aim') ? self::aim($node->at('aim')) : null,
-            $node->has('conditions') ? self::conditions($node->at('conditions')) : Conditions::of(EngineHeat::Cold, null, []),
+            $node->has('conditions')
+                ? self::conditions($node->at('conditions'))
+                : Conditions::of(EngineHeat::Cold, null, []),
             $node->has('policy') ? $node->at('policy')->enum(Policy::class) : $family->startingPolicy(),
             $node->has('rule') ? $node->at('rule')->enum(DecisionRule::class) : DecisionRule::Guarded,
             self::source($node->at('source')),
@@ -75,7 +80,9 @@ final readonly class SpecCodec
         );
     }
 
-    /** The play of a second cable: of a closing one read backward, or of one behind a governor read at the carburettor. */
+    /**
+     * The play of a second cable: of a closing one read backward, or of one behind a governor read at the carburettor.
+     */
     private static function second(Node $node): ?Node
     {
         if ($node->has('backward') && $node->has('secondary')) {
@@ -108,9 +115,15 @@ final readonly class SpecCodec
                 'wheels' => $spec->conditions->wheels?->value,
                 'poses' => array_map(static fn (Pose $pose): string => $pose->value, $spec->conditions->poses),
             ],
-            ...($spec->second === null ? [] : [$spec->second->point === ReadingPoint::GripBackward ? 'backward' : 'secondary' => [
-                'low_mm' => $spec->second->band->low, 'high_mm' => $spec->second->band->high, 'set_first' => $spec->secondFirst,
-            ]]),
+            ...($spec->second === null
+                ? []
+                : [
+                    $spec->second->point === ReadingPoint::GripBackward ? 'backward' : 'secondary' => [
+                        'low_mm' => $spec->second->band->low,
+                        'high_mm' => $spec->second->band->high,
+                        'set_first' => $spec->secondFirst,
+                    ],
+                ]),
             'policy' => $spec->policy->value,
             'rule' => $spec->rule->value,
             ...self::encodeBook($spec->book),
@@ -150,14 +163,19 @@ final readonly class SpecCodec
         return Conditions::of(
             $node->has('engine') ? $node->at('engine')->enum(EngineHeat::class) : null,
             $node->has('wheels') ? $node->at('wheels')->enum(Wheels::class) : null,
-            $node->has('poses') ? array_map(static fn (Node $pose): Pose => $pose->enum(Pose::class), $node->at('poses')->items(3)) : [],
+            $node->has('poses')
+                ? array_map(static fn (Node $pose): Pose => $pose->enum(Pose::class), $node->at('poses')->items(3))
+                : [],
         );
     }
 
     private static function book(Node $node, FamilyKey $family): Book
     {
         $node->object([], ['printed', 'interval', 'torques', 'proofs', 'back_off', 'tools']);
-        $torque = static fn (Node $one): Torque => new Torque($one->object(['what', 'nm'])->at('what')->string(80), $one->at('nm')->number(0.05, 500));
+        $torque = static fn (Node $one): Torque => new Torque(
+            $one->object(['what', 'nm'])->at('what')->string(80),
+            $one->at('nm')->number(0.05, 500),
+        );
 
         return Book::says(
             $node->optionalString('printed', 120),
@@ -177,10 +195,16 @@ final readonly class SpecCodec
         foreach ($node->items(20) as $one) {
             $step = $one->object(['step', 'what'])->at('step')->string(40);
             if (! in_array($step, $steps, true)) {
-                throw BadFile::at($one->at('step')->path, Quoted::text($step).' is no step of replacing a cable of this family.');
+                throw BadFile::at(
+                    $one->at('step')->path,
+                    Quoted::text($step).' is no step of replacing a cable of this family.',
+                );
             }
             if (isset($tools[$step])) {
-                throw BadFile::at($one->at('step')->path, 'the tools of this step stand above already. Write all of them in one line.');
+                throw BadFile::at(
+                    $one->at('step')->path,
+                    'the tools of this step stand above already. Write all of them in one line.',
+                );
             }
             $tools[$step] = $one->at('what')->string(100);
         }
@@ -206,7 +230,10 @@ final readonly class SpecCodec
         foreach ($node->items(10) as $one) {
             $key = $one->object(['key', 'question'])->at('key')->id();
             if (! str_starts_with($key, 'book_')) {
-                throw BadFile::at($one->at('key')->path, 'the key of a proof of the book begins with “book_”, so that it never stands for another.');
+                throw BadFile::at(
+                    $one->at('key')->path,
+                    'the key of a proof of the book begins with “book_”, so that it never stands for another.',
+                );
             }
             $proofs[$key] = $one->at('question')->string(120);
         }
@@ -220,13 +247,28 @@ final readonly class SpecCodec
         $says = array_filter([
             'printed' => $book->printed,
             'interval' => $book->interval === null ? null : array_filter(
-                ['usage' => $book->interval->use, 'unit' => $book->interval->unit?->value, 'months' => $book->interval->months],
+                [
+                    'usage' => $book->interval->use,
+                    'unit' => $book->interval->unit?->value,
+                    'months' => $book->interval->months,
+                ],
                 static fn (mixed $value): bool => $value !== null,
             ),
-            'torques' => array_map(static fn (Torque $one): array => ['what' => $one->what, 'nm' => $one->nm], $book->torques),
+            'torques' => array_map(
+                static fn (Torque $one): array => ['what' => $one->what, 'nm' => $one->nm],
+                $book->torques,
+            ),
             'back_off' => $book->backOff,
-            'tools' => array_map(static fn (string $step, string $what): array => ['step' => $step, 'what' => $what], array_keys($book->tools), array_values($book->tools)),
-            'proofs' => array_map(static fn (string $key, string $question): array => ['key' => $key, 'question' => $question], array_keys($book->proofs), array_values($book->proofs)),
+            'tools' => array_map(
+                static fn (string $step, string $what): array => ['step' => $step, 'what' => $what],
+                array_keys($book->tools),
+                array_values($book->tools),
+            ),
+            'proofs' => array_map(
+                static fn (string $key, string $question): array => ['key' => $key, 'question' => $question],
+                array_keys($book->proofs),
+                array_values($book->proofs),
+            ),
         ], static fn (mixed $value): bool => $value !== null && $value !== []);
 
         return $says === [] ? [] : ['book' => $says];

@@ -31,7 +31,13 @@ final readonly class StandingCodec
     {
         // Jobs opened when only threads were known say `positions_turns`; they replay as they always did.
         $positions = $node->has('positions_turns') ? 'positions_turns' : 'positions_steps';
-        $node->object(['shelf'], [$positions, 'taught', 'pooled', 'tag', 'drift', 'usage', 'usage_unit', 'pack', 'creep', 'left', 'again', 'cured', 'wish', 'symptoms']);
+        $node->object(
+            ['shelf'],
+            [
+                $positions, 'taught', 'pooled', 'tag', 'drift', 'usage', 'usage_unit', 'pack', 'creep', 'left', 'again',
+                'cured', 'wish', 'symptoms',
+            ],
+        );
         $shelf = [];
         foreach ($node->at('shelf')->items(200) as $item) {
             $instrument = self::instrument($item);
@@ -57,10 +63,17 @@ final readonly class StandingCodec
             $node->optionalString('usage_unit', 4) ?? '',
             $node->has('pack') ? array_map(self::inspection(...), $node->at('pack')->items(100)) : [],
             $node->has('left') ? self::left($node->at('left')) : null,
-            $node->has('again') ? array_map(static fn (Node $one): string => $one->string(300), $node->at('again')->items(10)) : [],
+            $node->has('again')
+                ? array_map(static fn (Node $one): string => $one->string(300), $node->at('again')->items(10))
+                : [],
             $node->optionalString('cured', 40),
             $node->has('wish') ? self::wish($node->at('wish')) : null,
-            $node->has('symptoms') ? array_map(static fn (Node $one): Symptom => $one->enum(Symptom::class), $node->at('symptoms')->items(30)) : [],
+            $node->has('symptoms')
+                ? array_map(
+                    static fn (Node $one): Symptom => $one->enum(Symptom::class),
+                    $node->at('symptoms')->items(30),
+                )
+                : [],
         );
     }
 
@@ -68,7 +81,10 @@ final readonly class StandingCodec
     public static function encode(Standing $standing): array
     {
         return [
-            'positions_steps' => (object) array_map(static fn (?Steps $at): ?float => $at?->toFloat(), $standing->positions),
+            'positions_steps' => (object) array_map(
+                static fn (?Steps $at): ?float => $at?->toFloat(),
+                $standing->positions,
+            ),
             'taught' => (object) array_map(self::encodePrior(...), $standing->taught),
             'shelf' => array_map(self::encodeInstrument(...), array_values($standing->shelf)),
             'pooled' => array_map(static fn (string $key, Repeatability $r): array => [
@@ -81,14 +97,25 @@ final readonly class StandingCodec
                 : ['reason' => $standing->tag->reason, 'at' => $standing->tag->at, 'by' => $standing->tag->by],
             'usage' => $standing->history->usage,
             'usage_unit' => $standing->history->usageUnit === '' ? null : $standing->history->usageUnit,
-            'pack' => array_map(static fn (PackInspection $one): array => ['usage' => $one->usage, 'weakest_mm' => (object) $one->weakest], $standing->history->pack),
+            'pack' => array_map(
+                static fn (PackInspection $one): array => [
+                    'usage' => $one->usage,
+                    'weakest_mm' => (object) $one->weakest,
+                ],
+                $standing->history->pack,
+            ),
             'creep' => $standing->creep->pairs === 0 ? null : $standing->creep->sums(),
             'left' => $standing->history->left === null ? null : self::encodeLeft($standing->history->left),
             'again' => $standing->history->again,
             'cured' => $standing->history->cured,
             'wish' => $standing->history->wish === null ? null : self::encodeWish($standing->history->wish),
             'symptoms' => array_map(static fn (Symptom $one): string => $one->value, $standing->history->symptoms),
-            'drift' => $standing->history->drift === null ? null : ['conduit_mm' => $standing->history->drift->conduitMm, 'intervals' => $standing->history->drift->intervals],
+            'drift' => $standing->history->drift === null
+                ? null
+                : [
+                    'conduit_mm' => $standing->history->drift->conduitMm,
+                    'intervals' => $standing->history->drift->intervals,
+                ],
         ];
     }
 
@@ -97,7 +124,11 @@ final readonly class StandingCodec
     {
         $node->object([], ['play_mm', 'bite', 'said']);
 
-        return new RidersWish($node->has('play_mm') ? $node->at('play_mm')->number(0, 1000) : null, $node->optionalString('bite', 20), $node->optionalString('said', 200));
+        return new RidersWish(
+            $node->has('play_mm') ? $node->at('play_mm')->number(0, 1000) : null,
+            $node->optionalString('bite', 20),
+            $node->optionalString('said', 200),
+        );
     }
 
     /** @return array{play_mm: float|null, bite: string|null, said: string|null} */
@@ -119,9 +150,18 @@ final readonly class StandingCodec
             "resolution_{$in}" => $instrument->resolution,
             "reach_{$in}" => $instrument->reach,
             'calibration' => $calibration === null ? null
-                : ["expanded_{$in}" => $calibration->expanded, 'factor' => $calibration->factor, 'due' => $calibration->due],
+                : [
+                    "expanded_{$in}" => $calibration->expanded,
+                    'factor' => $calibration->factor,
+                    'due' => $calibration->due,
+                ],
             'inch_marks' => $instrument->inchMarks,
-            ...($instrument->hands === null ? [] : ['hands' => ['deviation_mm' => $instrument->hands->deviation, 'freedom' => $instrument->hands->freedom]]),
+            ...($instrument->hands === null
+                ? []
+                : ['hands' => [
+                    'deviation_mm' => $instrument->hands->deviation,
+                    'freedom' => $instrument->hands->freedom,
+                ]]),
         ];
     }
 
@@ -139,7 +179,11 @@ final readonly class StandingCodec
         foreach ($node->entries() as $point => $prior) {
             $prior->object(['ln_ratio', 'spread'], ['machines']);
             $taught[Node::of($point, $prior->path)->enum(ReadingPoint::class)->value]
-                = RatioPrior::of($prior->at('ln_ratio')->number(-5, 5), $prior->at('spread')->number(0.001, 2), $prior->has('machines') ? $prior->at('machines')->integer(0, 100_000) : 0);
+                = RatioPrior::of(
+                    $prior->at('ln_ratio')->number(-5, 5),
+                    $prior->at('spread')->number(0.001, 2),
+                    $prior->has('machines') ? $prior->at('machines')->integer(0, 100_000) : 0,
+                );
         }
 
         return $taught;
@@ -150,7 +194,10 @@ final readonly class StandingCodec
     {
         $kind = $node->at('kind')->enum(InstrumentKind::class);
         $in = self::unitKey($kind);
-        $node->object(['id', 'name', 'kind', "resolution_{$in}"], ["reach_{$in}", 'calibration', 'inch_marks', 'hands']);
+        $node->object(
+            ['id', 'name', 'kind', "resolution_{$in}"],
+            ["reach_{$in}", 'calibration', 'inch_marks', 'hands'],
+        );
 
         return Instrument::of(
             $node->at('id')->id(),
@@ -181,7 +228,11 @@ final readonly class StandingCodec
     {
         $node->object(["expanded_{$in}", 'factor'], ['due']);
 
-        return Calibration::of($node->at("expanded_{$in}")->number(0, 10), $node->at('factor')->number(1, 5), $node->optionalString('due', 10));
+        return Calibration::of(
+            $node->at("expanded_{$in}")->number(0, 10),
+            $node->at('factor')->number(1, 5),
+            $node->optionalString('due', 10),
+        );
     }
 
     /** @return array<string, Repeatability> */
@@ -191,7 +242,10 @@ final readonly class StandingCodec
         foreach ($node->items(1000) as $item) {
             $item->object(['person', 'instrument', 'deviation_mm', 'freedom']);
             $pooled[$item->at('person')->string(60).'/'.$item->at('instrument')->string(40)]
-                = Repeatability::pooled($item->at('deviation_mm')->number(0, 100), $item->at('freedom')->number(1, 1e6));
+                = Repeatability::pooled(
+                    $item->at('deviation_mm')->number(0, 100),
+                    $item->at('freedom')->number(1, 1e6),
+                );
         }
 
         return $pooled;
@@ -201,13 +255,18 @@ final readonly class StandingCodec
     {
         $node->object(['sum_mm', 'squares_mm2', 'pairs']);
 
-        return new LockCreep($node->at('sum_mm')->number(-1000, 1000), $node->at('squares_mm2')->number(0, 1e6), $node->at('pairs')->integer(0, 100_000));
+        return new LockCreep(
+            $node->at('sum_mm')->number(-1000, 1000),
+            $node->at('squares_mm2')->number(0, 1e6),
+            $node->at('pairs')->integer(0, 100_000),
+        );
     }
 
     /** @return array<string, float|int> */
     public static function encodePrior(RatioPrior $prior): array
     {
-        return ['ln_ratio' => $prior->ln, 'spread' => $prior->spread] + ($prior->machines === 0 ? [] : ['machines' => $prior->machines]);
+        return ['ln_ratio' => $prior->ln, 'spread' => $prior->spread]
+            + ($prior->machines === 0 ? [] : ['machines' => $prior->machines]);
     }
 
     private static function inspection(Node $node): PackInspection
@@ -238,14 +297,24 @@ final readonly class StandingCodec
     {
         $node->object(['at', 'by'], ['by_choice', 'faults']);
 
-        return new LeftBefore($node->optionalString('by_choice', 500), $node->has('faults') ? array_map(static fn (Node $one): string => $one->string(700), $node->at('faults')->items(40)) : [],
-            $node->at('at')->string(40), $node->at('by')->string(60));
+        return new LeftBefore(
+            $node->optionalString('by_choice', 500),
+            $node->has('faults')
+                ? array_map(static fn (Node $one): string => $one->string(700), $node->at('faults')->items(40))
+                : [],
+            $node->at('at')->string(40),
+            $node->at('by')->string(60),
+        );
     }
 
     private static function tag(Node $node): StandingTag
     {
         $node->object(['reason', 'at', 'by']);
 
-        return new StandingTag($node->at('reason')->string(500), $node->at('at')->string(40), $node->at('by')->string(60));
+        return new StandingTag(
+            $node->at('reason')->string(500),
+            $node->at('at')->string(40),
+            $node->at('by')->string(60),
+        );
     }
 }

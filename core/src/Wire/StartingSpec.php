@@ -13,15 +13,20 @@ use VividPull\Core\Spec\Aim;
 use VividPull\Core\Spec\FamilyKey;
 
 /**
- * A spec and a run to begin from, as they are written: common practice where the trade has a figure, labelled as that; empty where it has
- * none. The run is a draft (`RunDraft`).
+ * A spec and a run to begin from, as they are written: common practice where the trade has a figure, labelled as that;
+ * empty where it has none. The run is a draft (`RunDraft`).
  */
 final readonly class StartingSpec
 {
-    /** Of a cable's hexagonal adjuster: one is its smallest step, and four turns are 24 (common practice, no source). */
+    /**
+     * Of a cable's hexagonal adjuster: one is its smallest step, and four turns are 24 (common practice, no source).
+     */
     private const BEVELS = 6;
 
-    /** @return array{spec: array<string, mixed>, run: array<string, mixed>, has_figure: bool, replacing: list<array{key: string, label: string}>} */
+    /**
+     * @return array{spec: array<string, mixed>, run: array<string, mixed>, has_figure: bool, replacing: list<array{key:
+     *     string, label: string}>}
+     */
     public static function of(FamilyKey $key): array
     {
         $family = Families::of($key);
@@ -31,10 +36,24 @@ final readonly class StartingSpec
         return [
             'spec' => [
                 'family' => $key->value,
-                ...($band === null ? [] : ['aim' => ['kind' => SpecCodec::AIM, 'point' => $band->point->value, 'low_mm' => $band->band->low, 'high_mm' => $band->band->high]]),
-                ...($starting->aims === [] ? [] : ['others' => array_map(static fn (Aim $aim): array => AimCodec::encode($aim), $starting->aims)]),
-                'conditions' => ['engine' => in_array($key, [FamilyKey::ClutchLever], true) ? 'cold' : null, 'wheels' => null,
-                    'poses' => $family->poses() === [] ? ['straight'] : array_map(static fn (Pose $pose): string => $pose->value, $family->poses())],
+                ...($band === null
+                    ? []
+                    : ['aim' => [
+                        'kind' => SpecCodec::AIM,
+                        'point' => $band->point->value,
+                        'low_mm' => $band->band->low,
+                        'high_mm' => $band->band->high,
+                    ]]),
+                ...($starting->aims === []
+                    ? []
+                    : ['others' => array_map(static fn (Aim $aim): array => AimCodec::encode($aim), $starting->aims)]),
+                'conditions' => [
+                    'engine' => in_array($key, [FamilyKey::ClutchLever], true) ? 'cold' : null,
+                    'wheels' => null,
+                    'poses' => $family->poses() === []
+                        ? ['straight']
+                        : array_map(static fn (Pose $pose): string => $pose->value, $family->poses()),
+                ],
                 'policy' => $family->startingPolicy()->value,
                 'rule' => 'guarded',
                 'source' => ['kind' => 'common_practice', 'document' => 'What the trade usually does'],
@@ -45,7 +64,10 @@ final readonly class StartingSpec
                 'working_end' => $starting->workingEnd,
             ],
             'has_figure' => $band !== null,
-            'replacing' => array_map(static fn (GuideStep $step): array => ['key' => $step->key, 'label' => $step->label], $family->replacing()),
+            'replacing' => array_map(
+                static fn (GuideStep $step): array => ['key' => $step->key, 'label' => $step->label],
+                $family->replacing(),
+            ),
         ];
     }
 
@@ -53,16 +75,27 @@ final readonly class StartingSpec
     private static function cables(StarterSpec $starting): array
     {
         if ($starting->cables === []) {
-            return [['id' => 'cable', 'name' => 'Cable', 'adjusters' => array_map(self::adjuster(...), $starting->adjusters)]];
+            return [[
+                'id' => 'cable',
+                'name' => 'Cable',
+                'adjusters' => array_map(self::adjuster(...), $starting->adjusters),
+            ]];
         }
 
         return array_map(static fn (string $name, int $n): array => [
-            'id' => $name, 'name' => ucfirst($name).' cable', 'adjusters' => isset($starting->adjusters[$n]) ? [['id' => "{$name}_bevels", 'name' => "{$name} adjuster", 'bevels_per_turn' => self::BEVELS] + self::adjuster($starting->adjusters[$n])] : [],
+            'id' => $name, 'name' => ucfirst($name).' cable',
+            'adjusters' => isset($starting->adjusters[$n])
+                ? [
+                    ['id' => "{$name}_bevels", 'name' => "{$name} adjuster", 'bevels_per_turn' => self::BEVELS]
+                    + self::adjuster($starting->adjusters[$n]),
+                ]
+                : [],
         ], $starting->cables, array_keys($starting->cables));
     }
 
     /**
-     * An adjuster as it is usually fitted. Its thread, its travel and its steps are a machine's, not the trade's: they stay empty.
+     * An adjuster as it is usually fitted. Its thread, its travel and its steps are a machine's, not the trade's: they
+     * stay empty.
      *
      * @return array<string, mixed>
      */

@@ -74,7 +74,11 @@ final class StateCodec
         return [
             'engine' => Bench::ENGINE,
             'head' => $entries[count($entries) - 1]->stamp->id,
-            'family' => ['key' => $state->spec->family->value, 'title' => $family->title(), 'allows_by_choice' => $family->allowsByChoice()],
+            'family' => [
+                'key' => $state->spec->family->value,
+                'title' => $family->title(),
+                'allows_by_choice' => $family->allowsByChoice(),
+            ],
             'spec' => $this->spec(),
             'hand' => [
                 'kind' => $state->run->hand->kind->value,
@@ -87,7 +91,12 @@ final class StateCodec
             'stages' => array_map($this->stage(...), JobStage::cases()),
             'asks' => $state->progress->asks()?->key,
             'condition' => $state->facts->answers->condition === null ? null
-                : ['engine' => $state->facts->answers->condition->engine?->value, 'wheels' => $state->facts->answers->condition->wheels?->value, 'label' => $state->facts->answers->condition->label().($state->facts->readings->ranSince && $state->spec->heatMatters() ? ', run since' : '')],
+                : [
+                    'engine' => $state->facts->answers->condition->engine?->value,
+                    'wheels' => $state->facts->answers->condition->wheels?->value,
+                    'label' => $state->facts->answers->condition->label()
+                        .($state->facts->readings->ranSince && $state->spec->heatMatters() ? ', run since' : ''),
+                ],
         ];
     }
 
@@ -110,7 +119,8 @@ final class StateCodec
             'second_label' => $state->run->secondPulls()?->label(),
             'way_home' => $this->wayHome(),
             'gates' => array_map(static fn (GateState $gate): array => [
-                'key' => $gate->gate->key->value, 'title' => $gate->gate->title, 'status' => $gate->status->value, 'sentence' => $gate->sentence,
+                'key' => $gate->gate->key->value, 'title' => $gate->gate->title, 'status' => $gate->status->value,
+                'sentence' => $gate->sentence,
             ], $state->judgement->gates),
             'pair' => $state->second === null ? null : (new self($state->second))->side(),
         ];
@@ -123,14 +133,31 @@ final class StateCodec
 
         return [
             'closing' => [
-                'fit' => $state->progress->blocksFit, 'by_choice' => $state->progress->blocksByChoice, 'tagged' => $state->progress->blocksTagged,
+                'fit' => $state->progress->blocksFit, 'by_choice' => $state->progress->blocksByChoice,
+                'tagged' => $state->progress->blocksTagged,
                 'checked' => $state->progress->blocks(ClosingOutcome::Checked),
             ],
-            'check' => $state->progress->check === null ? null : ['on' => $state->progress->check->isOn(), 'over' => $state->progress->check->over, 'says' => $state->progress->check->says],
+            'check' => $state->progress->check === null
+                ? null
+                : [
+                    'on' => $state->progress->check->isOn(),
+                    'over' => $state->progress->check->over,
+                    'says' => $state->progress->check->says,
+                ],
             'tag' => $state->facts->tag === null ? null
-                : ['reason' => $state->facts->tag->reason, 'at' => $state->facts->tag->at, 'by' => $state->facts->tag->by],
-            'wish' => $state->facts->chosen->wish === null ? null : ['say' => $state->facts->chosen->wish->say()] + StandingCodec::encodeWish($state->facts->chosen->wish),
-            'may_wish_bite' => array_filter($state->spec->proofs($state->run), static fn (Proof $one): bool => $one->answers->isTaste()) !== [],
+                : [
+                    'reason' => $state->facts->tag->reason,
+                    'at' => $state->facts->tag->at,
+                    'by' => $state->facts->tag->by,
+                ],
+            'wish' => $state->facts->chosen->wish === null
+                ? null
+                : ['say' => $state->facts->chosen->wish->say()]
+                    + StandingCodec::encodeWish($state->facts->chosen->wish),
+            'may_wish_bite' => array_filter(
+                $state->spec->proofs($state->run),
+                static fn (Proof $one): bool => $one->answers->isTaste(),
+            ) !== [],
             'by_choice' => $state->facts->chosen->byChoice?->reason,
             'closed' => $state->facts->closed === null ? null : [
                 'outcome' => $state->facts->closed->outcome->value,
@@ -140,7 +167,10 @@ final class StateCodec
             ],
             'people' => array_map(self::person(...), array_values($state->facts->joined)),
             'shelf' => $this->shelf(),
-            'parts' => array_map(static fn (Part $part): array => ['key' => $part->value, 'label' => $part->label()], Part::cases()),
+            'parts' => array_map(
+                static fn (Part $part): array => ['key' => $part->value, 'label' => $part->label()],
+                Part::cases(),
+            ),
             'warnings' => Warnings::of($state),
             'wrong_state' => $state->wrongState(),
             'log' => LogRows::of($state),
@@ -174,7 +204,12 @@ final class StateCodec
         // Straight is read for the band that all poses leave it; each of the others for the book's.
         $isOtherPose = $asked?->topic() === ItemTopic::Pose && $asked->about !== Pose::Straight->value;
         $band = $isOtherPose ? $state->spec->aim->band : $state->judgement->plannedBand ?? $state->spec->aim->band;
-        $foresight = new InstrumentCapability($state->facts->standing, $band, $state->spec->rule, $state->log->opened->stamp->by);
+        $foresight = new InstrumentCapability(
+            $state->facts->standing,
+            $band,
+            $state->spec->rule,
+            $state->log->opened->stamp->by,
+        );
 
         return array_map(static fn (Instrument $instrument): array => StandingCodec::encodeInstrument($instrument) + [
             'readings' => $foresight->readingsWith($instrument),
@@ -189,11 +224,21 @@ final class StateCodec
         if ($own === null) {
             return [];
         }
-        $others = array_filter(array_map(ReadingPoint::from(...), array_keys($this->state->run->couplings->all())), static fn (ReadingPoint $one): bool => $one !== $own);
+        $others = array_filter(
+            array_map(ReadingPoint::from(...), array_keys($this->state->run->couplings->all())),
+            static fn (ReadingPoint $one): bool => $one !== $own,
+        );
 
         $spec = $this->state->spec;
 
-        return array_map(static fn (ReadingPoint $one): array => ['key' => $one->value, 'label' => $spec->pointName($one), 'how_to_read' => $spec->howToRead($one)], [$own, ...array_values($others)]);
+        return array_map(
+            static fn (ReadingPoint $one): array => [
+                'key' => $one->value,
+                'label' => $spec->pointName($one),
+                'how_to_read' => $spec->howToRead($one),
+            ],
+            [$own, ...array_values($others)],
+        );
     }
 
     /** @return array<string, mixed> */
@@ -211,18 +256,26 @@ final class StateCodec
             'say' => $spec->say(),
             'engine' => $spec->conditions->engine?->value,
             'wheels' => $spec->conditions->wheels?->value,
-            'poses' => array_map(static fn (Pose $pose): array => ['key' => $pose->value, 'label' => $pose->label()], $spec->conditions->poses),
+            'poses' => array_map(
+                static fn (Pose $pose): array => ['key' => $pose->value, 'label' => $pose->label()],
+                $spec->conditions->poses,
+            ),
             'policy' => $policy->value,
             'policy_label' => $policy->label(),
             'mode' => ChosenMode::of($this->state->run, $this->state->facts)->value,
             'parking' => ChosenMode::parking($this->state->facts)->value,
             'like' => $this->state->facts->chosen->like?->machine,
-            'aims_wish' => $this->state->facts->chosen->like === null && $this->state->facts->chosen->policy === null && $this->state->facts->chosen->wish?->mm !== null,
+            'aims_wish' => $this->state->facts->chosen->like === null
+                && $this->state->facts->chosen->policy === null
+                && $this->state->facts->chosen->wish?->mm !== null,
             'rule' => $spec->rule->value,
             'source' => $spec->source->say(),
             'entered_by' => $spec->source->enteredBy,
             'checked_by' => $spec->source->checkedBy,
-            'torques' => array_map(static fn (Torque $one): array => ['what' => $one->what, 'nm' => $one->nm], $spec->book->torques),
+            'torques' => array_map(
+                static fn (Torque $one): array => ['what' => $one->what, 'nm' => $one->nm],
+                $spec->book->torques,
+            ),
         ];
     }
 
@@ -243,14 +296,19 @@ final class StateCodec
         ];
     }
 
-    /** @return array{word: string, label: string, keys: list<string>}|null what may be confirmed at once, by the word that is typed for it */
+    /**
+     * @return array{word: string, label: string, keys: list<string>}|null what may be confirmed at once, by the word
+     *     that is typed for it
+     */
     private function together(JobStage $stage): ?array
     {
         $lines = $this->state->progress->together($stage);
 
         return $lines === [] ? null : [
             'word' => BenchLine::ALL_OK,
-            'label' => $stage === JobStage::LookOver ? 'All '.count($lines).' are sound' : 'All '.count($lines).' are true',
+            'label' => $stage === JobStage::LookOver
+                ? 'All '.count($lines).' are sound'
+                : 'All '.count($lines).' are true',
             'keys' => array_map(static fn (StageItem $line): string => $line->key, $lines),
         ];
     }
@@ -269,7 +327,11 @@ final class StateCodec
         $moves = count($this->state->facts->readings->moves);
 
         return match ($stage) {
-            JobStage::AsFound => $this->state->spec->aim === null ? "{$done} of {$all} told" : ($found === null ? 'not read yet' : Figure::length($found->found->mean).', '.self::word($this->state->judgement->found)),
+            JobStage::AsFound => $this->state->spec->aim === null
+                ? "{$done} of {$all} told"
+                : ($found === null
+                    ? 'not read yet'
+                    : Figure::length($found->found->mean).', '.self::word($this->state->judgement->found)),
             JobStage::Set => match (true) {
                 $moves > 0 => $moves === 1 ? '1 move' : "{$moves} moves",
                 $this->state->spec->aim === null => $done === $all ? 'nothing to put right' : 'put it right',
@@ -278,7 +340,9 @@ final class StateCodec
                 $this->state->judgement->now->is(VerdictKind::Inside) => 'put it right',
                 default => 'bring it inside',
             },
-            JobStage::Close => $this->state->facts->closed === null ? "{$done} of {$all} done" : 'signed by '.$this->state->facts->closed->stamp->by->name,
+            JobStage::Close => $this->state->facts->closed === null
+                ? "{$done} of {$all} done"
+                : 'signed by '.$this->state->facts->closed->stamp->by->name,
             JobStage::MakeSafe => "{$done} of {$all} confirmed",
             JobStage::LookOver => "{$done} of {$all} looked over",
             JobStage::Prove => "{$done} of {$all} passed",
@@ -365,7 +429,13 @@ final class StateCodec
             'healthy_to_mm' => $shows($adjuster->healthy()->to),
             'at_mm' => $at === null ? null : $shows($at),
             'at_say' => $at === null ? null : $adjuster->where($at),
-            'room_say' => $at === null ? null : $adjuster->room($this->goesOutward($adjuster) ? $adjuster->travel()->to->minus($at) : $at->minus($adjuster->travel()->from)),
+            'room_say' => $at === null
+                ? null
+                : $adjuster->room(
+                    $this->goesOutward($adjuster)
+                        ? $adjuster->travel()->to->minus($at)
+                        : $at->minus($adjuster->travel()->from),
+                ),
             'room_way' => $this->goesOutward($adjuster) ? $adjuster->ways()->outward : $adjuster->ways()->inward,
             'home_say' => $home === null ? null : $adjuster->where($home),
             'home_mm' => $home === null ? null : $shows($home),
@@ -381,7 +451,14 @@ final class StateCodec
 
         return [
             'caution' => $adjuster->kind()->caution(),
-            'guide' => array_map(static fn (GuideStep $step): array => ['key' => $step->key, 'label' => $step->label, 'caution' => $step->caution], Guide::of($adjuster->kind())),
+            'guide' => array_map(
+                static fn (GuideStep $step): array => [
+                    'key' => $step->key,
+                    'label' => $step->label,
+                    'caution' => $step->caution,
+                ],
+                Guide::of($adjuster->kind()),
+            ),
             'guide_done' => count($facts->adjusters->guides[$id] ?? []),
             'touched' => isset($facts->adjusters->touched[$id]),
             'locked' => isset($facts->adjusters->locked[$id]),
@@ -407,7 +484,10 @@ final class StateCodec
         $advised = $this->state->next()->options[$adjuster->id()]->steps ?? null;
 
         return $advised !== null ? $advised->count > 0
-            : DriftAhead::of($this->state->facts->standing, Families::of($this->state->spec->family)->drift())->isOutwardFor($adjuster);
+            : DriftAhead::of(
+                $this->state->facts->standing,
+                Families::of($this->state->spec->family)->drift(),
+            )->isOutwardFor($adjuster);
     }
 
     /** @return array<string, mixed> */
@@ -439,14 +519,24 @@ final class StateCodec
         foreach ($this->state->spec->aim === null ? [] : $this->state->spec->conditions->poses as $pose) {
             $sweep = $this->state->judgement->sweep->poses[$pose->value] ?? null;
             $poses[] = ['pose' => $pose->value, 'label' => $pose->label()]
-                + $this->judged($this->state->judgement->poseGroups[$pose->value] ?? null, $this->state->judgement->poses[$pose->value])
-                + ['offset_mm' => $sweep['d'] ?? 0.0, 'offset_u_mm' => $sweep['u'] ?? 0.0, 'offset_read' => $sweep['read'] ?? true];
+                + $this->judged(
+                    $this->state->judgement->poseGroups[$pose->value] ?? null,
+                    $this->state->judgement->poses[$pose->value],
+                )
+                + [
+                    'offset_mm' => $sweep['d'] ?? 0.0,
+                    'offset_u_mm' => $sweep['u'] ?? 0.0,
+                    'offset_read' => $sweep['read'] ?? true,
+                ];
         }
 
         return $poses;
     }
 
-    /** @return array<string, float>|null what a reading due now should say; null when it was read, or nothing has placed it */
+    /**
+     * @return array<string, float>|null what a reading due now should say; null when it was read, or nothing has placed
+     *     it
+     */
     private function expected(): ?array
     {
         $play = $this->state->beliefs()->play;
@@ -472,11 +562,16 @@ final class StateCodec
             'ln_ratio' => $prior->ln,
             'spread' => $prior->spread,
             'taught' => $play->hasLearned(),
-            'machines' => $this->state->spec->aim === null || $play->hasLearned() ? 0 : ($this->state->facts->standing->taughtAt($this->state->spec->play()->point)->machines ?? 0),
+            'machines' => $this->state->spec->aim === null || $play->hasLearned()
+                ? 0
+                : ($this->state->facts->standing->taughtAt($this->state->spec->play()->point)->machines ?? 0),
             'finding' => $this->finding(),
             'sides_mm' => $play->isPlaced() && $play->sides()->areKnown() ? $play->sides()->apart : null,
             'creep_mm' => $this->state->beliefs()->creep->expectedAt(1.0),
-            'moves' => count(array_filter($this->state->facts->readings->moves, static fn (MoveMade $move): bool => $move->entry->steps !== null && ! $move->crossed)),
+            'moves' => count(array_filter(
+                $this->state->facts->readings->moves,
+                static fn (MoveMade $move): bool => $move->entry->steps !== null && ! $move->crossed,
+            )),
             'per_step' => array_map(static fn (Adjuster $a): array => [
                 'adjuster' => $a->id(),
                 'unit' => $a->counting()->unit->value,
@@ -531,7 +626,14 @@ final class StateCodec
     {
         $finding = RatioFinding::of($this->state->spec, $this->state->run, $this->state->beliefs());
 
-        return $finding === null ? null : ['sentence' => $finding->sentence, 'told' => $finding->told, 'learned' => $finding->learned, 'expanded' => 2 * $finding->deviation];
+        return $finding === null
+            ? null
+            : [
+                'sentence' => $finding->sentence,
+                'told' => $finding->told,
+                'learned' => $finding->learned,
+                'expanded' => 2 * $finding->deviation,
+            ];
     }
 
     private function direction(?Adjuster $adjuster, Steps $steps): ?string
@@ -553,7 +655,10 @@ final class StateCodec
     /** @return list<float> the rungs, holes or teeth there are, from the first */
     private function places(Adjuster $adjuster): array
     {
-        return array_map(static fn (int $count): float => $count / Steps::PER_TURN, range($adjuster->travel()->from->count, $adjuster->travel()->to->count, $adjuster->smallestStep()->count));
+        return array_map(
+            static fn (int $count): float => $count / Steps::PER_TURN,
+            range($adjuster->travel()->from->count, $adjuster->travel()->to->count, $adjuster->smallestStep()->count),
+        );
     }
 
     private function rotation(string $adjuster, Steps $steps): ?Rotation
@@ -570,8 +675,14 @@ final class StateCodec
         foreach ($this->state->wayHome() as $id => $steps) {
             $adjuster = $this->state->run->adjuster($id);
             if ($adjuster !== null && $steps?->isNone() !== true) {
-                $way[] = ['adjuster' => $id, 'name' => $adjuster->name(), 'say' => $steps === null ? null : $adjuster->say($steps),
-                    'body' => $steps === null ? null : ['adjuster' => $id, $adjuster->counting()->unit->field() => $steps->toFloat()]];
+                $way[] = [
+                    'adjuster' => $id,
+                    'name' => $adjuster->name(),
+                    'say' => $steps === null ? null : $adjuster->say($steps),
+                    'body' => $steps === null
+                        ? null
+                        : ['adjuster' => $id, $adjuster->counting()->unit->field() => $steps->toFloat()],
+                ];
             }
         }
 

@@ -48,8 +48,13 @@ final readonly class TraceCodec
         $reach = self::reach($node);
         $instrument = $node->optionalString('instrument', 40);
 
-        return ['point' => $node->at('point')->enum(ReadingPoint::class)->value, 'to_stop' => $node->at('to_stop')->boolean()]
-            + ($instrument === null ? [] : ['instrument' => $instrument]) + ($node->has('at_mm') ? ['at_mm' => $node->at('at_mm')->number(1, 2000)] : []) + ($reach === null ? [] : ['reach_mm' => $reach]);
+        return [
+            'point' => $node->at('point')->enum(ReadingPoint::class)->value,
+            'to_stop' => $node->at('to_stop')->boolean(),
+        ]
+            + ($instrument === null ? [] : ['instrument' => $instrument])
+                + ($node->has('at_mm') ? ['at_mm' => $node->at('at_mm')->number(1, 2000)] : [])
+                + ($reach === null ? [] : ['reach_mm' => $reach]);
     }
 
     private static function reach(Node $node): ?float
@@ -61,7 +66,9 @@ final readonly class TraceCodec
     public static function body(TraceTaken $taken): array
     {
         return array_filter([
-            'trace' => $taken->trace, 'points' => $taken->points, 'point' => $taken->point->value, 'instrument' => $taken->instrument, 'at_mm' => $taken->atMm, 'reach_mm' => $taken->reachMm, 'to_stop' => $taken->isToStop,
+            'trace' => $taken->trace, 'points' => $taken->points, 'point' => $taken->point->value,
+            'instrument' => $taken->instrument, 'at_mm' => $taken->atMm, 'reach_mm' => $taken->reachMm,
+            'to_stop' => $taken->isToStop,
             'told' => self::summary($taken->told),
         ], static fn (mixed $one): bool => $one !== null);
     }
@@ -69,7 +76,9 @@ final readonly class TraceCodec
     public static function told(Node $node): TraceSummary
     {
         $node->object(['heaviest_n', 'heaviest_mm', 'reached', 'snags'], ['play_mm', 'play_expanded_mm', 'efficiency']);
-        $number = static fn (string $key, float $least, float $most): ?float => $node->has($key) ? $node->at($key)->number($least, $most) : null;
+        $number = static fn (string $key, float $least, float $most): ?float => $node->has($key)
+            ? $node->at($key)->number($least, $most)
+            : null;
 
         return new TraceSummary(
             $number('play_mm', -1000, 1000),
@@ -109,9 +118,19 @@ final readonly class TraceCodec
             'pull' => Thinned::of($read->trace->pull, $rest),
             'release' => $read->trace->release === null ? [] : Thinned::of($read->trace->release, $rest),
             'phases' => array_map(static fn (Phase $one): array => [
-                'kind' => $one->kind->value, 'label' => $one->kind->label($end), 'from_mm' => round($one->from, 3), 'to_mm' => round($one->to, 3), 'from_n' => round($one->fromN, 2), 'to_n' => round($one->toN, 2),
+                'kind' => $one->kind->value, 'label' => $one->kind->label($end), 'from_mm' => round($one->from, 3),
+                'to_mm' => round($one->to, 3), 'from_n' => round($one->fromN, 2), 'to_n' => round($one->toN, 2),
             ], $read->phases->all),
-            'findings' => array_map(static fn (TraceFinding $one): array => ['key' => $one->key, 'label' => $one->label, 'figure' => $one->figure, 'sentence' => $one->sentence, 'fault' => $one->isFault], $findings),
+            'findings' => array_map(
+                static fn (TraceFinding $one): array => [
+                    'key' => $one->key,
+                    'label' => $one->label,
+                    'figure' => $one->figure,
+                    'sentence' => $one->sentence,
+                    'fault' => $one->isFault,
+                ],
+                $findings,
+            ),
             'told' => self::summary($read->summary()),
         ];
     }

@@ -13,8 +13,9 @@ use VividPull\Core\Trace\Branch;
 use VividPull\Core\Trace\PullTrace;
 
 /**
- * A trace as a file or as typed: CSV with the heading `travel_mm,force_n,direction`, or `time_s` in place of the travel, or a point a line, `12.5 31`, with a line `back` before those of
- * the way back. Typed points are in the reader's own units. Where nothing says which way a point is of, the way back begins behind the farthest one, or
+ * A trace as a file or as typed: CSV with the heading `travel_mm,force_n,direction`, or `time_s` in place of the
+ * travel, or a point a line, `12.5 31`, with a line `back` before those of the way back. Typed points are in the
+ * reader's own units. Where nothing says which way a point is of, the way back begins behind the farthest one, or
  * behind the heaviest where only the time is known.
  *
  * Every line that cannot be taken is named; then there is no trace at all.
@@ -38,14 +39,22 @@ final readonly class TraceFile
 
     private const TIME = 'time_s';
 
-    private const UNITS = ['travel_mm' => Unit::Millimetre, 'travel_in' => Unit::Inch, 'force_n' => Unit::Newton, 'force_lbf' => Unit::PoundForce, 'force_kgf' => Unit::KilogramForce];
+    private const UNITS = [
+        'travel_mm' => Unit::Millimetre,
+        'travel_in' => Unit::Inch,
+        'force_n' => Unit::Newton,
+        'force_lbf' => Unit::PoundForce,
+        'force_kgf' => Unit::KilogramForce,
+    ];
 
     /** @param  list<string>  $problems  in sentences, each with its line */
     private function __construct(
         public ?PullTrace $trace,
         public array $problems,
         public int $points,
-        /** The points as they are kept: `travel_mm` or `time_s`, `force_n`, `direction`; empty where there is no trace. */
+        /**
+         * The points as they are kept: `travel_mm` or `time_s`, `force_n`, `direction`; empty where there is no trace.
+         */
         public string $kept = '',
     ) {}
 
@@ -89,7 +98,11 @@ final readonly class TraceFile
             return PullTrace::of($pull, $release);
         }
 
-        return PullTrace::steady($pull, $release, $reachMm ?? throw OutOfRange::trace('Its points have times and no travel. Say how far it was pulled.'));
+        return PullTrace::steady(
+            $pull,
+            $release,
+            $reachMm ?? throw OutOfRange::trace('Its points have times and no travel. Say how far it was pulled.'),
+        );
     }
 
     private static function written(string $first, Branch $pull, ?Branch $release): string
@@ -110,7 +123,18 @@ final readonly class TraceFile
         $said = array_slice($problems, 0, self::MOST_PROBLEMS, true);
         $rest = array_keys(array_diff_key($problems, $said));
 
-        return new self(null, [...array_map(static fn (string $one, int $line): string => $line === 0 ? $one : "Line {$line}: {$one}.", $said, array_keys($said)), ...($rest === [] ? [] : ['Nor can these: '.self::ranges($rest).'.'])], 0);
+        return new self(
+            null,
+            [
+                ...array_map(
+                    static fn (string $one, int $line): string => $line === 0 ? $one : "Line {$line}: {$one}.",
+                    $said,
+                    array_keys($said),
+                ),
+                ...($rest === [] ? [] : ['Nor can these: '.self::ranges($rest).'.']),
+            ],
+            0,
+        );
     }
 
     /** @param  non-empty-list<int>  $lines  in order */
@@ -122,7 +146,15 @@ final readonly class TraceFile
             array_push($ranges, ...($line === $to + 1 ? [[$from, $line]] : [[$from, $to], [$line, $line]]));
         }
 
-        return implode(', ', array_map(static fn (array $one): string => $one[0] === $one[1] ? "line {$one[0]}" : "lines {$one[0]} to {$one[1]}", $ranges));
+        return implode(
+            ', ',
+            array_map(
+                static fn (array $one): string => $one[0] === $one[1]
+                    ? "line {$one[0]}"
+                    : "lines {$one[0]} to {$one[1]}",
+                $ranges,
+            ),
+        );
     }
 
     /** @param  non-empty-list<string>  $lines */
@@ -140,7 +172,9 @@ final readonly class TraceFile
                 continue;
             }
             $cells = self::cells($line, $by);
-            $point = count($cells) === count($heads) ? self::row($cells, $columns, $by === ';') : 'it has '.count($cells).' cells, and the heading has '.count($heads);
+            $point = count($cells) === count($heads)
+                ? self::row($cells, $columns, $by === ';')
+                : 'it has '.count($cells).' cells, and the heading has '.count($heads);
             if (is_string($point)) {
                 $problems[$place + 1] = $point;
             } else {
@@ -162,7 +196,8 @@ final readonly class TraceFile
 
     /**
      * @param  list<string>  $heads
-     * @return array{travel: array{int, float}, force: array{int, float}, direction: int|null}|string the place of each column, and what its unit is of ours; or what is wrong
+     * @return array{travel: array{int, float}, force: array{int, float}, direction: int|null}|string the place of each
+     *     column, and what its unit is of ours; or what is wrong
      */
     private static function columns(array $heads): array|string
     {
@@ -171,12 +206,14 @@ final readonly class TraceFile
             $unit = self::UNITS[$head] ?? null;
             $what = $head === self::TIME ? 'travel' : explode('_', $head)[0];
             if (($unit === null && $head !== 'direction' && $head !== self::TIME) || isset($found[$what])) {
-                return 'Line 1: '.Quoted::text($head).' is not a column of a trace, or stands twice. They are travel_mm (or travel_in, or time_s), force_n (or force_lbf, or force_kgf) and direction.';
+                return 'Line 1: '.Quoted::text($head)
+                    .' is not a column of a trace, or stands twice. They are travel_mm (or travel_in, or time_s), force_n (or force_lbf, or force_kgf) and direction.';
             }
             $found[$what] = [$place, $unit?->factor() ?? 1.0];
         }
 
-        return isset($found['travel'], $found['force']) ? ['travel' => $found['travel'], 'force' => $found['force'], 'direction' => $found['direction'][0] ?? null]
+        return isset($found['travel'], $found['force'])
+            ? ['travel' => $found['travel'], 'force' => $found['force'], 'direction' => $found['direction'][0] ?? null]
             : 'Line 1: the heading has to name travel_mm or time_s, and force_n, and may name direction.';
     }
 
@@ -200,9 +237,14 @@ final readonly class TraceFile
     /** @param  list<string>  $lines */
     private static function typed(array $lines): self
     {
-        [$mm, $newtons] = [Spoken::units()->of(Dimension::Length)->factor(), Spoken::units()->of(Dimension::Force)->factor()];
+        [$mm, $newtons] = [
+            Spoken::units()->of(Dimension::Length)->factor(),
+            Spoken::units()->of(Dimension::Force)->factor(),
+        ];
         $points = $problems = [];
-        $way = in_array('back', array_map(static fn (string $line): string => strtolower(trim($line)), $lines), true) ? 'pull' : '';
+        $way = in_array('back', array_map(static fn (string $line): string => strtolower(trim($line)), $lines), true)
+            ? 'pull'
+            : '';
         foreach ($lines as $place => $line) {
             $line = trim($line);
             if ($line === '' || strtolower($line) === 'back') {
@@ -211,7 +253,10 @@ final readonly class TraceFile
                 continue;
             }
             $cells = self::typedCells($line);
-            $point = self::withUnits($line) ?? (count($cells) === 2 ? self::point($cells[0], $cells[1], $mm, $newtons, true) : 'type the travel and the force, such as 12.5 31');
+            $point = self::withUnits($line)
+                ?? (count($cells) === 2
+                    ? self::point($cells[0], $cells[1], $mm, $newtons, true)
+                    : 'type the travel and the force, such as 12.5 31');
             if (is_string($point)) {
                 $problems[$place + 1] = $point;
             } else {
@@ -240,17 +285,26 @@ final readonly class TraceFile
         return self::point($part['travel'], $part['force'], $long->factor(), $heavy->factor(), true);
     }
 
-    /** @return list<string> parted by a space, a tab or a semicolon, with a comma as the decimal mark; else by one comma */
+    /**
+     * @return list<string> parted by a space, a tab or a semicolon, with a comma as the decimal mark; else by one comma
+     */
     private static function typedCells(string $line): array
     {
         $cells = preg_split('/[;\s]+/', $line, -1, PREG_SPLIT_NO_EMPTY);
 
-        return $cells === false || count($cells) === 1 ? explode(',', $line) : array_map(static fn (string $cell): string => rtrim($cell, ','), $cells);
+        return $cells === false || count($cells) === 1
+            ? explode(',', $line)
+            : array_map(static fn (string $cell): string => rtrim($cell, ','), $cells);
     }
 
     /** @return array{float, float}|string mm and N, or what is wrong with them */
-    private static function point(string $travel, string $force, float $mm, float $newtons, bool $hasCommas): array|string
-    {
+    private static function point(
+        string $travel,
+        string $force,
+        float $mm,
+        float $newtons,
+        bool $hasCommas,
+    ): array|string {
         $far = self::value($travel, $mm, self::FARTHEST, 'travel', $hasCommas);
         $heavy = self::value($force, $newtons, self::HEAVIEST, 'force', $hasCommas);
 
@@ -269,7 +323,9 @@ final readonly class TraceFile
         }
         $value = (float) $plain * $factor;
 
-        return abs($value) <= $most ? $value : "a {$what} of ".Quoted::text($text).' is beyond what any control here has';
+        return abs($value) <= $most
+            ? $value
+            : "a {$what} of ".Quoted::text($text).' is beyond what any control here has';
     }
 
     /**
@@ -282,7 +338,9 @@ final readonly class TraceFile
             return self::refused($problems);
         }
         if (count($points) > PullTrace::MOST_POINTS) {
-            return self::refused(['There are '.count($points).' points, and '.PullTrace::MOST_POINTS.' can be kept. Take fewer a second.']);
+            return self::refused([
+                'There are '.count($points).' points, and '.PullTrace::MOST_POINTS.' can be kept. Take fewer a second.',
+            ]);
         }
         $turn = $isByTime ? self::heaviest($points) : self::turn($points);
         $ways = ['pull' => [[], []], 'release' => [[], []]];
@@ -302,7 +360,12 @@ final readonly class TraceFile
             return self::refused([$e->getMessage()]);
         }
 
-        return new self($trace, [], count($points), self::written($isByTime ? self::TIME : 'travel_mm', $pull, $release));
+        return new self(
+            $trace,
+            [],
+            count($points),
+            self::written($isByTime ? self::TIME : 'travel_mm', $pull, $release),
+        );
     }
 
     /**

@@ -13,18 +13,22 @@ use VividPull\Core\Quantity\Spoken;
 use VividPull\Core\Quantity\Unit;
 
 /**
- * Sizes that a person typed into a field, read by the one reader of quantities: text under a key that names a unit (`travel_mm`,
- * `lock_torque_nm`) becomes the number in that unit. Everything else stays as it came.
+ * Sizes that a person typed into a field, read by the one reader of quantities: text under a key that names a unit
+ * (`travel_mm`, `lock_torque_nm`) becomes the number in that unit. Everything else stays as it came.
  */
 final readonly class TypedQuantities
 {
     private const UNITS = [
-        '_mm' => [Unit::Millimetre, Dimension::Length], '_n' => [Unit::Newton, Dimension::Force], '_nm' => [Unit::NewtonMetre, Dimension::Torque],
+        '_mm' => [Unit::Millimetre, Dimension::Length], '_n' => [Unit::Newton, Dimension::Force],
+        '_nm' => [Unit::NewtonMetre, Dimension::Torque],
         '_kmh' => [Unit::KilometreAnHour, Dimension::Speed], '_s' => [Unit::Second, Dimension::Time],
     ];
 
     /** Keys that are a unit themselves, or begin with one. */
-    private const WHOLE = ['nm' => [Unit::NewtonMetre, Dimension::Torque], 'mm_per_step' => [Unit::Millimetre, Dimension::Length]];
+    private const WHOLE = [
+        'nm' => [Unit::NewtonMetre, Dimension::Torque],
+        'mm_per_step' => [Unit::Millimetre, Dimension::Length],
+    ];
 
     /** @throws BadFile If such a text is no quantity of that kind; the sentence says what was understood. */
     public static function readIn(Node $node): Node
@@ -42,7 +46,12 @@ final readonly class TypedQuantities
         $map = is_array($body->value) ? $body->value : [];
         $key = is_string($map['key'] ?? null) ? MeasureKey::tryFrom($map['key']) : null;
         if ($key !== null && is_string($map['value'] ?? null)) {
-            $map['value'] = self::read($map['value'], Unit::usualOf($key->dimension()), $key->dimension(), "{$body->path}.value");
+            $map['value'] = self::read(
+                $map['value'],
+                Unit::usualOf($key->dimension()),
+                $key->dimension(),
+                "{$body->path}.value",
+            );
         }
 
         return self::readIn(Node::of($map === [] ? $body->value : $map, $body->path));
@@ -59,7 +68,11 @@ final readonly class TypedQuantities
         }
         $walked = [];
         foreach ($value as $key => $child) {
-            $walked[$key] = self::walk($child, is_int($key) ? "{$path}[{$key}]" : "{$path}.{$key}", is_int($key) ? $unit : self::unitOf($key) ?? $unit);
+            $walked[$key] = self::walk(
+                $child,
+                is_int($key) ? "{$path}[{$key}]" : "{$path}.{$key}",
+                is_int($key) ? $unit : self::unitOf($key) ?? $unit,
+            );
         }
 
         return $walked;
@@ -88,7 +101,11 @@ final readonly class TypedQuantities
             throw BadFile::at($path, lcfirst($e->getMessage()));
         }
         if ($read->dimension !== $dimension) {
-            throw BadFile::at($path, "read {$read->entered}, which is a {$read->dimension->value}; this is a {$dimension->value}, in ".Spoken::units()->of($dimension)->value.'.');
+            throw BadFile::at(
+                $path,
+                "read {$read->entered}, which is a {$read->dimension->value}; this is a {$dimension->value}, in "
+                    .Spoken::units()->of($dimension)->value.'.',
+            );
         }
 
         return $read->value;

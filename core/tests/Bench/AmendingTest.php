@@ -20,7 +20,10 @@ final class AmendingTest extends TestCase
         $job->line('hot', 'condition');
         $draft = Amending::read('4.5', $reading, 'misread', $job->state, $job->person);
         self::assertSame(EntryKind::Amend, $draft->kind);
-        self::assertSame(['left', 'cold', 4.5], [$draft->body['body']['pose'], $draft->body['body']['engine'], $draft->body['body']['mm']]);
+        self::assertSame(
+            ['left', 'cold', 4.5],
+            [$draft->body['body']['pose'], $draft->body['body']['engine'], $draft->body['body']['mm']],
+        );
         $job->entry('amend', $draft->body);
         self::assertEqualsWithDelta(4.5, $job->state->judgement->poseGroups['left']->found->mean, 1e-12);
     }
@@ -36,18 +39,35 @@ final class AmendingTest extends TestCase
     public function test_answers_threads_and_the_state_are_put_right_in_their_own_words(): void
     {
         $job = TestJob::clutch()->entry('inspected', ['key' => 'wire', 'finding' => 'sound']);
-        self::assertSame(['key' => 'wire', 'finding' => 'fault', 'remark' => 'two strands'], Amending::read('fault two strands', $job->last(), 'looked again', $job->state, $job->person)->body['body']);
+        self::assertSame(
+            ['key' => 'wire', 'finding' => 'fault', 'remark' => 'two strands'],
+            Amending::read('fault two strands', $job->last(), 'looked again', $job->state, $job->person)->body['body'],
+        );
         $job->entry('thread', ['adjuster' => 'perch', 'showing_mm' => 3.1]);
-        self::assertSame(3.4, Amending::read('3.4', $job->last(), 'measured again', $job->state, $job->person)->body['body']['showing_mm']);
+        self::assertSame(
+            3.4,
+            Amending::read(
+                '3.4',
+                $job->last(),
+                'measured again',
+                $job->state,
+                $job->person,
+            )->body['body']['showing_mm'],
+        );
         $job->entry('condition', ['engine' => 'hot', 'wheels' => 'on_ground']);
-        self::assertSame('cold', Amending::read('cold', $job->last(), 'it was cold', $job->state, $job->person)->body['body']['engine']);
+        self::assertSame(
+            'cold',
+            Amending::read('cold', $job->last(), 'it was cold', $job->state, $job->person)->body['body']['engine'],
+        );
     }
 
     public function test_a_reading_does_not_become_a_move(): void
     {
         $job = TestJob::clutch()->ready()->read(25);
         $this->expectException(CoreError::class);
-        $this->expectExceptionMessage('That line would be a note, and the entry is a reading. Take it back and log it anew.');
+        $this->expectExceptionMessage(
+            'That line would be a note, and the entry is a reading. Take it back and log it anew.',
+        );
         Amending::read('n nonsense', $job->last(), 'x', $job->state, $job->person);
     }
 

@@ -24,8 +24,8 @@ use VividPull\Core\Tests\Support\MadeUp;
 use VividPull\Core\Tests\Support\TestJob;
 
 /**
- * Jobs that are done well and disturbed again and again: wherever the core would let them be signed as fit for use, somebody who reads the
- * bare log by the rules of the trade has nothing against it.
+ * Jobs that are done well and disturbed again and again: wherever the core would let them be signed as fit for use,
+ * somebody who reads the bare log by the rules of the trade has nothing against it.
  */
 final class AuditedJobsTest extends TestCase
 {
@@ -56,7 +56,18 @@ final class AuditedJobsTest extends TestCase
         yield 'a grip with two cables' => [static fn (): TestJob => TestJob::throttle(
             ['backward' => ['low_mm' => 1, 'high_mm' => 6]],
             ['positions_steps' => ['grip' => 2.0, 'carburettor' => 3.0, 'return' => 4.0]] + TestJob::standing(),
-            [['id' => 'closing', 'name' => 'Closing cable', 'pulls' => 'closing', 'adjusters' => [['id' => 'return', 'name' => 'return adjuster', 'kind' => 'in_line', 'thread' => 'M6 x 0.75', 'travel_mm' => 9]]]],
+            [[
+                'id' => 'closing',
+                'name' => 'Closing cable',
+                'pulls' => 'closing',
+                'adjusters' => [[
+                    'id' => 'return',
+                    'name' => 'return adjuster',
+                    'kind' => 'in_line',
+                    'thread' => 'M6 x 0.75',
+                    'travel_mm' => 9,
+                ]],
+            ]],
         )];
     }
 
@@ -78,11 +89,19 @@ final class AuditedJobsTest extends TestCase
                 }
                 $mayBeSigned = $job->state->progress->blocks(ClosingOutcome::Fit) === [];
                 if ($mayBeSigned) {
-                    self::assertSame([], Auditor::objections($family, $job->written, self::bands($job), $state), "seed {$chance->seed}, after ".self::told($job));
+                    self::assertSame(
+                        [],
+                        Auditor::objections($family, $job->written, self::bands($job), $state),
+                        "seed {$chance->seed}, after ".self::told($job),
+                    );
                 }
                 if ($job->state->progress->blocks(ClosingOutcome::ByChoice) === []) {
                     $chosen++;
-                    self::assertSame([], Auditor::againstChoice($family, $job->written, self::bands($job), $state), "seed {$chance->seed}, by choice, after ".self::told($job));
+                    self::assertSame(
+                        [],
+                        Auditor::againstChoice($family, $job->written, self::bands($job), $state),
+                        "seed {$chance->seed}, by choice, after ".self::told($job),
+                    );
                 }
                 $fit += $mayBeSigned && ! $wasFit ? 1 : 0;
                 $unfit += $wasFit && ! $mayBeSigned ? 1 : 0;
@@ -124,7 +143,11 @@ final class AuditedJobsTest extends TestCase
                 }
                 if ($job->state->progress->blocks(ClosingOutcome::Checked) === []) {
                     $signed++;
-                    self::assertSame([], Auditor::againstCheck($job->state->spec->family->value, $job->written, self::bands($job)), "seed {$chance->seed}, after ".self::told($job));
+                    self::assertSame(
+                        [],
+                        Auditor::againstCheck($job->state->spec->family->value, $job->written, self::bands($job)),
+                        "seed {$chance->seed}, after ".self::told($job),
+                    );
                 } else {
                     $gone += $job->state->progress->check?->isOn() === false ? 1 : 0;
                 }
@@ -156,19 +179,29 @@ final class AuditedJobsTest extends TestCase
 
     private static function told(TestJob $job): string
     {
-        return implode("\n", array_map(static fn (array $one): string => "{$one['id']} {$one['kind']} ".json_encode($one['body']), $job->written));
+        return implode(
+            "\n",
+            array_map(
+                static fn (array $one): string => "{$one['id']} {$one['kind']} ".json_encode($one['body']),
+                $job->written,
+            ),
+        );
     }
 
     /** Whether it took one thing more: what is asked, or now and then something else. */
     private static function wentOn(TestJob $job, Chance $chance): bool
     {
         // Two people at it, and the network of one is away now and then.
-        $late = $job->written === [] || $chance->between(0.0, 1.0) > 0.1 ? null : $job->written[max(0, count($job->written) - $chance->whole(1, 6))]['id'];
+        $late = $job->written === [] || $chance->between(0.0, 1.0) > 0.1
+            ? null
+            : $job->written[max(0, count($job->written) - $chance->whole(1, 6))]['id'];
         $job->person = $chance->whole(0, 1) === 0 ? TestJob::ines() : TestJob::oda();
         $job->seen = $late;
         $asked = $job->state->progress->asks();
         try {
-            $asked === null || $asked->kind === ItemKind::SignOff || $chance->between(0.0, 1.0) < self::DISTURBED ? self::disturb($job, $chance) : self::answer($job, $asked, $chance);
+            $asked === null || $asked->kind === ItemKind::SignOff || $chance->between(0.0, 1.0) < self::DISTURBED
+                ? self::disturb($job, $chance)
+                : self::answer($job, $asked, $chance);
         } catch (CoreError) {
             return false;
         }
@@ -181,7 +214,14 @@ final class AuditedJobsTest extends TestCase
     {
         $pose = $asked->about === null ? null : Pose::tryFrom($asked->about);
         if ($asked->answers !== []) {
-            $good = array_values(array_filter($asked->answers, static fn (Answer $one): bool => Auditor::passes($job->state->spec->family->value, $one->kind->value, $one->body)));
+            $good = array_values(array_filter(
+                $asked->answers,
+                static fn (Answer $one): bool => Auditor::passes(
+                    $job->state->spec->family->value,
+                    $one->kind->value,
+                    $one->body,
+                ),
+            ));
             $among = $good === [] || $chance->between(0.0, 1.0) < 0.08 ? $asked->answers : $good;
             $one = $among[$chance->whole(0, count($among) - 1)];
             $job->entry($one->kind->value, $one->body + ($one->asksRemark ? ['remark' => 'seen so'] : []));
@@ -196,14 +236,29 @@ final class AuditedJobsTest extends TestCase
         $advised = $next->options[$next->recommended ?? ''] ?? null;
         if ($asked->kind === ItemKind::InBand && $advised?->steps !== null && $chance->whole(0, 1) === 0) {
             $adjuster = $job->state->run->adjuster($advised->adjuster);
-            $job->entry('move', ['adjuster' => $advised->adjuster, (string) $adjuster?->counting()->unit->field() => $advised->steps->toFloat()]);
+            $job->entry(
+                'move',
+                [
+                    'adjuster' => $advised->adjuster,
+                    (string) $adjuster?->counting()->unit->field() => $advised->steps->toFloat(),
+                ],
+            );
 
             return;
         }
-        $job->line((string) ($asked->kind === ItemKind::Measure ? round($chance->between(1.0, 2.4), 1) : self::inside($job, $asked, $chance)), $asked->key, $pose);
+        $job->line(
+            (string) ($asked->kind === ItemKind::Measure
+                ? round($chance->between(1.0, 2.4), 1)
+                : self::inside($job, $asked, $chance)),
+            $asked->key,
+            $pose,
+        );
     }
 
-    /** What people do besides: they turn something, look again, try again, take back, put right, take a cover off, fit a part. */
+    /**
+     * What people do besides: they turn something, look again, try again, take back, put right, take a cover off, fit a
+     * part.
+     */
     private static function disturb(TestJob $job, Chance $chance): void
     {
         $proofs = [];
@@ -211,7 +266,11 @@ final class AuditedJobsTest extends TestCase
         foreach ($job->state->progress->items as $items) {
             foreach ($items as $item) {
                 foreach ($item->answers as $answer) {
-                    $answer->kind === EntryKind::Inspected ? $looks[] = $answer : ($answer->kind === EntryKind::Check || $answer->kind === EntryKind::Outcome ? $proofs[] = $answer : null);
+                    $answer->kind === EntryKind::Inspected
+                        ? $looks[] = $answer
+                        : ($answer->kind === EntryKind::Check || $answer->kind === EntryKind::Outcome
+                            ? $proofs[] = $answer
+                            : null);
                 }
             }
         }
@@ -221,7 +280,9 @@ final class AuditedJobsTest extends TestCase
         $before = $job->written === [] ? null : $job->written[$chance->whole(0, count($job->written) - 1)];
         $of = static fn (array $all): mixed => $all[$chance->whole(0, count($all) - 1)];
         match ($chance->whole(0, 14)) {
-            14 => $chance->whole(0, 3) > 0 ? $job->entry('complaint', ['symptoms' => [$of(Symptom::cases())->value]]) : $job->entry('tag', ['reason' => 'Something hangs.']),
+            14 => $chance->whole(0, 3) > 0
+                ? $job->entry('complaint', ['symptoms' => [$of(Symptom::cases())->value]])
+                : $job->entry('tag', ['reason' => 'Something hangs.']),
             0, 1 => $job->entry('move', ['adjuster' => $adjuster, $counted => $of([-3, -2, -1, 1, 2, 3])]),
             2 => $looks === [] ? null : self::send($job, $of($looks)),
             3, 4 => $proofs === [] ? null : self::send($job, $of($proofs)),
@@ -229,13 +290,35 @@ final class AuditedJobsTest extends TestCase
             6 => $before === null ? null : $job->entry('void', ['entry' => $before['id'], 'reason' => 'not so']),
             7 => $job->entry('confirmed', ['key' => 'locked', 'adjuster' => $adjuster]),
             8 => $job->entry('cover', ['adjuster' => $adjuster, 'off' => $chance->whole(0, 2) > 0]),
-            9 => $job->line((string) round($chance->between(0.0, 20.0), 1), 'in_band', Pose::cases()[$chance->whole(0, 2)]),
+            9 => $job->line(
+                (string) round($chance->between(0.0, 20.0), 1),
+                'in_band',
+                Pose::cases()[$chance->whole(0, 2)],
+            ),
             10 => $before === null || $before['kind'] !== 'reading' ? $job->entry('condition', ['engine' => 'hot'])
-                : $job->entry('amend', ['entry' => $before['id'], 'kind' => 'reading', 'reason' => 'misread', 'body' => ['mm' => $mm = round($chance->between(0.0, 20.0), 1), 'entered' => (string) $mm] + $before['body']]),
-            12 => $chance->whole(0, 2) > 0 ? $job->entry('by_choice', ['reason' => 'The rider wants it so']) : $job->entry('adjuster', [
-                'cable' => $job->state->run->cableOf($adjuster)->id ?? '', 'in_place_of' => $chance->whole(0, 1) === 0 ? $adjuster : null,
-                'adjuster' => ['id' => 'new_'.count($job->written), 'name' => 'new adjuster', 'kind' => 'in_line', 'thread' => 'M6 x 0.75', 'travel_mm' => 9],
-            ]),
+                : $job->entry(
+                    'amend',
+                    [
+                        'entry' => $before['id'],
+                        'kind' => 'reading',
+                        'reason' => 'misread',
+                        'body' => ['mm' => $mm = round($chance->between(0.0, 20.0), 1), 'entered' => (string) $mm]
+                            + $before['body'],
+                    ],
+                ),
+            12 => $chance->whole(0, 2) > 0
+                ? $job->entry('by_choice', ['reason' => 'The rider wants it so'])
+                : $job->entry('adjuster', [
+                    'cable' => $job->state->run->cableOf($adjuster)->id ?? '',
+                    'in_place_of' => $chance->whole(0, 1) === 0 ? $adjuster : null,
+                    'adjuster' => [
+                        'id' => 'new_'.count($job->written),
+                        'name' => 'new adjuster',
+                        'kind' => 'in_line',
+                        'thread' => 'M6 x 0.75',
+                        'travel_mm' => 9,
+                    ],
+                ]),
             11 => $job->entry('replacing', ['key' => 'begin', 'reason' => 'frayed']),
             default => $job->entry('part', ['part' => $of(['cable', 'lever', 'spring'])]),
         };

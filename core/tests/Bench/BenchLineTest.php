@@ -83,7 +83,11 @@ final class BenchLineTest extends TestCase
         yield 'a tag' => ['tag wire frayed', EntryKind::Tag, ['reason' => 'wire frayed']];
         yield 'a policy' => ['aim loose', EntryKind::Policy, ['policy' => 'loose']];
         yield 'the state, shortly' => ['hot', EntryKind::Condition, ['engine' => 'hot']];
-        yield 'the state on a stand' => ['cold stand', EntryKind::Condition, ['engine' => 'cold', 'wheels' => 'on_stand']];
+        yield 'the state on a stand' => [
+            'cold stand',
+            EntryKind::Condition,
+            ['engine' => 'cold', 'wheels' => 'on_stand'],
+        ];
         yield 'a thread' => ['thread 3.1', EntryKind::Thread, ['adjuster' => 'bracket', 'showing_mm' => 3.1]];
     }
 
@@ -99,14 +103,20 @@ final class BenchLineTest extends TestCase
     public function test_the_words_on_the_answers_answer_the_item_shown(): void
     {
         self::assertSame(['key' => 'engine_off'], self::draft('ok', item: 'engine_off')->body);
-        self::assertSame(['key' => 'perch', 'finding' => 'noted', 'remark' => 'boot torn'], self::draft('noted boot torn', item: 'perch')->body);
+        self::assertSame(
+            ['key' => 'perch', 'finding' => 'noted', 'remark' => 'boot torn'],
+            self::draft('noted boot torn', item: 'perch')->body,
+        );
         self::assertSame(['key' => 'bite', 'answer' => 'late'], self::draft('late', item: 'check:bite')->body);
     }
 
     public function test_where_a_thread_is_asked_for_a_bare_value_is_that_thread(): void
     {
         $draft = self::draft('3.1', item: 'thread:perch', adjuster: 'perch');
-        self::assertSame([EntryKind::Thread, ['adjuster' => 'perch', 'showing_mm' => 3.1]], [$draft->kind, $draft->body]);
+        self::assertSame(
+            [EntryKind::Thread, ['adjuster' => 'perch', 'showing_mm' => 3.1]],
+            [$draft->kind, $draft->body],
+        );
     }
 
     public function test_v_takes_back_the_last_entry_of_ones_own(): void
@@ -121,19 +131,40 @@ final class BenchLineTest extends TestCase
     /** @return iterable<string, array{string, string}> */
     public static function refused(): iterable
     {
-        yield 'a gauge with a sign, which could be either' => ['+4.20', 'Is +4.20 a reading or a move? Type 4.20 for a reading, or +4.20t for turns and +4.20f for flats.'];
-        yield 'a bare minus' => ['-3', 'Is -3 a reading or a move? Type 3 for a reading, or -3t for turns and -3f for flats.'];
-        yield 'steps this adjuster does not count in' => ['+3c', 'Read “+3c” as a move, but “c” is no step of it. The engine bracket counts in turns and flats: +1t, -2f or +1t2f.'];
+        yield 'a gauge with a sign, which could be either' => [
+            '+4.20',
+            'Is +4.20 a reading or a move? Type 4.20 for a reading, or +4.20t for turns and +4.20f for flats.',
+        ];
+        yield 'a bare minus' => [
+            '-3',
+            'Is -3 a reading or a move? Type 3 for a reading, or -3t for turns and -3f for flats.',
+        ];
+        yield 'steps this adjuster does not count in' => [
+            '+3c',
+            'Read “+3c” as a move, but “c” is no step of it. The engine bracket counts in turns and flats: +1t, -2f or +1t2f.',
+        ];
         yield 'a move of nothing' => ['+0t', 'A move of nothing is no move. Type how far it was turned, such as +2f.'];
         yield 'more turns than any thread has' => ['+900t', 'Read +900t, but no adjuster has that many turns.'];
         yield 'a note without words' => ['n ', 'A note needs its words, such as: n boot torn, ordered.'];
-        yield 'taken back without a reason' => ['v', 'Taking an entry back needs a reason, such as: v misread the rule.'];
+        yield 'taken back without a reason' => [
+            'v',
+            'Taking an entry back needs a reason, such as: v misread the rule.',
+        ];
         yield 'a tag without a reason' => ['tag', 'A tag needs its reason, such as: tag throttle sticks, bars right.'];
-        yield 'a force where a length is due' => ['12 N', 'Read 12 N, which is a force; play is a length. Type it in mm or in.'];
+        yield 'a force where a length is due' => [
+            '12 N',
+            'Read 12 N, which is a force; play is a length. Type it in mm or in.',
+        ];
         yield 'yes to nothing' => ['yes', '“yes” answers a question, but none is open.'];
-        yield 'a place in no band' => ['aim high', '“high” is no place in the band to aim for. Type aim middle, aim crisp or aim loose.'];
+        yield 'a place in no band' => [
+            'aim high',
+            '“high” is no place in the band to aim for. Type aim middle, aim crisp or aim loose.',
+        ];
         yield 'a state of nothing' => ['cold lifted', 'Read cold, but not “lifted”. Type cold, or cold stand.'];
-        yield 'done with nothing shown' => ['done', 'No move was shown, so there is none to call done. Log what you turned, such as +3f.'];
+        yield 'done with nothing shown' => [
+            'done',
+            'No move was shown, so there is none to call done. Log what you turned, such as +3f.',
+        ];
     }
 
     #[DataProvider('refused')]
@@ -163,7 +194,10 @@ final class BenchLineTest extends TestCase
     public function test_random_lines_are_read_or_refused_and_nothing_else(): void
     {
         $chance = new Chance(5150);
-        $words = ['+', '-', '1', '2.5', 't', 'f', ' ', 'ok', 'no', 'n ', 'v ', 'tag ', 'thread ', 'aim ', 'cold', '/', ',', 'in', 'mm', '½', "\xc3", 'done'];
+        $words = [
+            '+', '-', '1', '2.5', 't', 'f', ' ', 'ok', 'no', 'n ', 'v ', 'tag ', 'thread ', 'aim ', 'cold', '/', ',',
+            'in', 'mm', '½', "\xc3", 'done',
+        ];
         $state = TestJob::clutch()->ready()->read(25, 25, 25)->state;
         $answered = 0;
         for ($i = 0; $i < 2000; $i++) {
@@ -181,9 +215,18 @@ final class BenchLineTest extends TestCase
         self::assertSame(2000, $answered);
     }
 
-    private static function draft(string $line, ?string $item = null, ?float $turns = null, string $adjuster = 'bracket'): Draft
-    {
-        return BenchLine::read($line, self::shown($item, $turns, $adjuster), TestJob::clutch()->ready()->state, TestJob::ines());
+    private static function draft(
+        string $line,
+        ?string $item = null,
+        ?float $turns = null,
+        string $adjuster = 'bracket',
+    ): Draft {
+        return BenchLine::read(
+            $line,
+            self::shown($item, $turns, $adjuster),
+            TestJob::clutch()->ready()->state,
+            TestJob::ines(),
+        );
     }
 
     private static function shown(?string $item = null, ?float $turns = null, string $adjuster = 'bracket'): Shown
@@ -198,23 +241,52 @@ final class BenchLineTest extends TestCase
         self::assertSame('touch_up', $job->line('touch-up')->state->facts->chosen->mode?->value);
         self::assertSame('middle', $job->line('park middle')->state->facts->chosen->parking?->value);
         self::assertSame('in_then_back', $job->line('park IN')->state->facts->chosen->parking?->value);
-        self::assertSame('Type park threads, park in or park middle.', $job->refusal(static fn (TestJob $one) => $one->line('park')));
-        self::assertSame('“garage” is no parking place. Type park threads, park in or park middle.', $job->refusal(static fn (TestJob $one) => $one->line('park garage')));
+        self::assertSame(
+            'Type park threads, park in or park middle.',
+            $job->refusal(static fn (TestJob $one) => $one->line('park')),
+        );
+        self::assertSame(
+            '“garage” is no parking place. Type park threads, park in or park middle.',
+            $job->refusal(static fn (TestJob $one) => $one->line('park garage')),
+        );
     }
 
     public function test_what_is_typed_where_no_button_answers_is_said(): void
     {
         $job = TestJob::clutch()->ready()->read(25.0, 25.0, 25.0);
-        self::assertSame('“ok” answers a question, but “Bring it inside the band” is none. Type a reading; done for the move that is shown; or another move, such as: +2f, or +1r.', $job->refusal(static fn (TestJob $job): TestJob => $job->line('ok', 'in_band')));
+        self::assertSame(
+            '“ok” answers a question, but “Bring it inside the band” is none. Type a reading; done for the move that is shown; or another move, such as: +2f, or +1r.',
+            $job->refusal(static fn (TestJob $job): TestJob => $job->line('ok', 'in_band')),
+        );
     }
 
     public function test_a_bare_amount_is_asked_about_in_the_steps_of_what_is_here(): void
     {
-        $job = TestJob::of(['family' => 'sliding_drive', 'aim' => ['kind' => 'free_play_band', 'point' => 'handle_travel', 'low_mm' => 6, 'high_mm' => 13]], [
-            'hand' => ['kind' => 'handle', 'name' => 'Drive handle'],
-            'cables' => [['id' => 'drive', 'name' => 'Drive cable', 'adjusters' => [['id' => 'clamp', 'name' => 'rung clamp', 'kind' => 'rung_clamp', 'mm_per_step' => 2.5, 'travel_steps' => ['from' => 1, 'to' => 12]]]]],
-            'working_end' => 'drive',
-        ], ['clamp' => 5.0]);
-        self::assertSame('Is +1 a reading or a move? Type 1 for a reading, or +1r for rungs.', $job->refusal(static fn (TestJob $job): TestJob => $job->line('+1', 'in_band')));
+        $job = TestJob::of(
+            [
+                'family' => 'sliding_drive',
+                'aim' => ['kind' => 'free_play_band', 'point' => 'handle_travel', 'low_mm' => 6, 'high_mm' => 13],
+            ],
+            [
+                'hand' => ['kind' => 'handle', 'name' => 'Drive handle'],
+                'cables' => [[
+                    'id' => 'drive',
+                    'name' => 'Drive cable',
+                    'adjusters' => [[
+                        'id' => 'clamp',
+                        'name' => 'rung clamp',
+                        'kind' => 'rung_clamp',
+                        'mm_per_step' => 2.5,
+                        'travel_steps' => ['from' => 1, 'to' => 12],
+                    ]],
+                ]],
+                'working_end' => 'drive',
+            ],
+            ['clamp' => 5.0],
+        );
+        self::assertSame(
+            'Is +1 a reading or a move? Type 1 for a reading, or +1r for rungs.',
+            $job->refusal(static fn (TestJob $job): TestJob => $job->line('+1', 'in_band')),
+        );
     }
 }

@@ -49,8 +49,14 @@ final class ConfirmedTogetherTest extends TestCase
         }
         self::assertSame($byLine->state->progress->stage, $atOnce->state->progress->stage);
         self::assertSame($byLine->state->progress->asks()?->key, $atOnce->state->progress->asks()?->key);
-        self::assertSame(array_keys($byLine->state->facts->answers->confirmed), array_keys($atOnce->state->facts->answers->confirmed));
-        self::assertSame(array_keys($byLine->state->facts->answers->inspected), array_keys($atOnce->state->facts->answers->inspected));
+        self::assertSame(
+            array_keys($byLine->state->facts->answers->confirmed),
+            array_keys($atOnce->state->facts->answers->confirmed),
+        );
+        self::assertSame(
+            array_keys($byLine->state->facts->answers->inspected),
+            array_keys($atOnce->state->facts->answers->inspected),
+        );
     }
 
     public function test_the_log_names_each_line(): void
@@ -59,8 +65,14 @@ final class ConfirmedTogetherTest extends TestCase
         $job->line('all ok', 'engine_off');
         $job->line('all ok', 'wire');
         $said = array_column(LogRows::of($job->state), 'what');
-        self::assertContains('Engine off, spark lead off the plug; Blade stopped, drive wheels clear, on a level hard floor; The machine\'s own manual is at hand', $said);
-        self::assertContains('Inner wire sound; Toothed conduit and clamp sound; Handle sound; Belt and its cover sound', $said);
+        self::assertContains(
+            'Engine off, spark lead off the plug; Blade stopped, drive wheels clear, on a level hard floor; The machine\'s own manual is at hand',
+            $said,
+        );
+        self::assertContains(
+            'Inner wire sound; Toothed conduit and clamp sound; Handle sound; Belt and its cover sound',
+            $said,
+        );
     }
 
     public function test_what_was_found_faulty_is_never_made_sound_by_it(): void
@@ -68,7 +80,13 @@ final class ConfirmedTogetherTest extends TestCase
         $job = FamilyJob::of(FamilyKey::SlidingDrive);
         $job->line('all ok', 'engine_off');
         $job->line('fault strands out', 'wire');
-        self::assertNotContains('wire', array_map(static fn (StageItem $one): string => $one->key, $job->state->progress->together(JobStage::LookOver)));
+        self::assertNotContains(
+            'wire',
+            array_map(
+                static fn (StageItem $one): string => $one->key,
+                $job->state->progress->together(JobStage::LookOver),
+            ),
+        );
         $job->line('all ok', 'conduit');
         self::assertSame(Finding::Fault, $job->state->facts->answers->inspected['wire']->finding);
         $this->expectException(Refused::class);
@@ -133,11 +151,25 @@ final class ConfirmedTogetherTest extends TestCase
 
     private static function drive(): TestJob
     {
-        return TestJob::of(['family' => FamilyKey::SlidingDrive->value, 'others' => [AimCodec::encode(SlidingDrive::table('clamp'))]], [
-            'hand' => ['kind' => 'handle', 'name' => 'Drive handle'],
-            'cables' => [['id' => 'cable', 'name' => 'Cable', 'adjusters' => [['id' => 'clamp', 'name' => 'rung clamp', 'kind' => 'rung_clamp',
-                'mm_per_step' => 2, 'travel_steps' => ['from' => 0, 'to' => 10], 'access' => ['minutes' => 2]]]]],
-            'working_end' => 'drive clutch',
-        ], []);
+        return TestJob::of(
+            ['family' => FamilyKey::SlidingDrive->value, 'others' => [AimCodec::encode(SlidingDrive::table('clamp'))]],
+            [
+                'hand' => ['kind' => 'handle', 'name' => 'Drive handle'],
+                'cables' => [[
+                    'id' => 'cable',
+                    'name' => 'Cable',
+                    'adjusters' => [[
+                        'id' => 'clamp',
+                        'name' => 'rung clamp',
+                        'kind' => 'rung_clamp',
+                        'mm_per_step' => 2,
+                        'travel_steps' => ['from' => 0, 'to' => 10],
+                        'access' => ['minutes' => 2],
+                    ]],
+                ]],
+                'working_end' => 'drive clutch',
+            ],
+            [],
+        );
     }
 }

@@ -46,7 +46,15 @@ final class NoDeadEndTest extends TestCase
         $symptoms = array_map(static fn (Symptom $one): string => $one->value, Causes::of($key)->symptoms);
         // One of these once was sent past the end of its thread and back.
         for ($walk = 0; $walk < self::WALKS / 4; $walk++) {
-            self::assertGreaterThan(0, Walk::through(FamilyJob::of($key, ['symptoms' => $symptoms]), 702 + $walk, 2 * self::STEPS, "{$key->value} with a complaint"));
+            self::assertGreaterThan(
+                0,
+                Walk::through(
+                    FamilyJob::of($key, ['symptoms' => $symptoms]),
+                    702 + $walk,
+                    2 * self::STEPS,
+                    "{$key->value} with a complaint",
+                ),
+            );
         }
     }
 
@@ -55,7 +63,10 @@ final class NoDeadEndTest extends TestCase
     {
         for ($n = 0; $n < self::MADE_UP * self::WALKS_OF_EACH; $n++) {
             $seed = 9000 + intdiv($n, self::WALKS_OF_EACH);
-            self::assertGreaterThan(0, Walk::through(MadeUp::job($key, $seed), 100 + $n, self::STEPS, "{$key->value} made up by {$seed}"));
+            self::assertGreaterThan(
+                0,
+                Walk::through(MadeUp::job($key, $seed), 100 + $n, self::STEPS, "{$key->value} made up by {$seed}"),
+            );
         }
     }
 }

@@ -21,11 +21,20 @@ final class NotHereTest extends TestCase
     public function test_an_arm_inside_its_case_is_passed_with_the_reason(): void
     {
         $job = self::atTheArm();
-        self::assertSame('Say why it cannot be seen, such as: arm inside its case.', $job->refusal(static fn (TestJob $one): TestJob => $one->line('not here')));
+        self::assertSame(
+            'Say why it cannot be seen, such as: arm inside its case.',
+            $job->refusal(static fn (TestJob $one): TestJob => $one->line('not here')),
+        );
         $job->line('not here arm inside its Case');
         self::assertTrue($job->state->progress->item('check:arm_loose')?->done);
-        self::assertSame('Not here: it cannot be seen: arm inside its Case', $job->state->progress->item('check:arm_loose')->said);
-        $gate = array_values(array_filter($job->state->judgement->gates, static fn ($one): bool => $one->gate->key === GateKey::ArmFree))[0];
+        self::assertSame(
+            'Not here: it cannot be seen: arm inside its Case',
+            $job->state->progress->item('check:arm_loose')->said,
+        );
+        $gate = array_values(array_filter(
+            $job->state->judgement->gates,
+            static fn ($one): bool => $one->gate->key === GateKey::ArmFree,
+        ))[0];
         self::assertSame(GateStatus::Passed, $gate->status);
         self::assertStringContainsString('not to be seen on this machine (arm inside its Case)', $gate->sentence);
         $rows = LogRows::of($job->state);
@@ -50,7 +59,10 @@ final class NotHereTest extends TestCase
                 }
             }
         }
-        self::assertSame(['clutch_lever arm_loose', 'clutch_lever wiggle_still', 'bail contact_open', 'mode_cables dash_agrees'], $hidden);
+        self::assertSame(
+            ['clutch_lever arm_loose', 'clutch_lever wiggle_still', 'bail contact_open', 'mode_cables dash_agrees'],
+            $hidden,
+        );
     }
 
     private static function atTheArm(): TestJob

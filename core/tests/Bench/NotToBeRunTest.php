@@ -21,7 +21,10 @@ use VividPull\Core\Tests\Support\TestJob;
 use VividPull\Core\Tests\Support\Walk;
 use VividPull\Core\Tests\Support\WellDone;
 
-/** What was found wrong with the machine at rest is put right before anything is set or run with it. Common practice, no source. */
+/**
+ * What was found wrong with the machine at rest is put right before anything is set or run with it. Common practice, no
+ * source.
+ */
 final class NotToBeRunTest extends TestCase
 {
     /** @return iterable<string, array{FamilyKey, string}> each with the part that nobody may use once it is damaged */
@@ -42,7 +45,10 @@ final class NotToBeRunTest extends TestCase
         $job = self::lookedOver($key, $part);
         $asked = $job->state->progress->asks() ?? self::fail('nothing is asked');
         self::assertSame("fault:{$part}", $asked->key);
-        self::assertStringContainsString('Replace it, or tag the machine: nothing is set or run with it.', (string) $asked->detail);
+        self::assertStringContainsString(
+            'Replace it, or tag the machine: nothing is set or run with it.',
+            (string) $asked->detail,
+        );
         self::assertSame(['mended'], array_column($asked->answers, 'word'));
         self::assertSame([], self::ranUntilSigned($job, $part), 'nothing that runs is asked');
         self::assertFalse(RunsTheMachine::asked($job->state));
@@ -62,8 +68,16 @@ final class NotToBeRunTest extends TestCase
     public function test_what_nobody_may_use_is_not_left_by_choice(FamilyKey $key, string $part): void
     {
         $job = self::lookedOver($key, $part);
-        $isFor = Families::of($key)->allowsByChoice() ? 'What nobody may use is not left by choice. Replace it, or tag the machine. Where the fault was noted by mistake, take that back.' : 'On this control a fault is not left by choice. Mend it, or tag the machine.';
-        self::assertSame($isFor, $job->refusal(static fn (TestJob $job): TestJob => $job->entry('inspected', ['key' => $part, 'finding' => 'noted', 'remark' => 'only one strand'])));
+        $isFor = Families::of($key)->allowsByChoice()
+            ? 'What nobody may use is not left by choice. Replace it, or tag the machine. Where the fault was noted by mistake, take that back.'
+            : 'On this control a fault is not left by choice. Mend it, or tag the machine.';
+        self::assertSame(
+            $isFor,
+            $job->refusal(static fn (TestJob $job): TestJob => $job->entry(
+                'inspected',
+                ['key' => $part, 'finding' => 'noted', 'remark' => 'only one strand'],
+            )),
+        );
         $fault = $job->state->facts->answers->inspected[$part]->stamp->id ?? self::fail();
         $job->entry('void', ['entry' => $fault, 'reason' => 'a hair']);
         self::assertNull($job->state->progress->item("fault:{$part}"));
@@ -77,9 +91,14 @@ final class NotToBeRunTest extends TestCase
         foreach (['straight', 'right'] as $pose) {
             $job->entry('check', ['key' => 'snap_shut', 'answer' => 'yes', 'pose' => $pose]);
         }
-        $job->entry('check', ['key' => 'wire_in_groove', 'answer' => 'yes'])->entry('check', ['key' => 'snap_shut', 'answer' => 'no', 'pose' => 'left']);
+        $job
+            ->entry('check', ['key' => 'wire_in_groove', 'answer' => 'yes'])
+            ->entry('check', ['key' => 'snap_shut', 'answer' => 'no', 'pose' => 'left']);
         $refusal = $job->refusal(static fn (TestJob $job): TestJob => $job->entry('check', $steady));
-        self::assertStringContainsString('This runs the machine, and it is not to be run. Put this right first, or tag it:', $refusal);
+        self::assertStringContainsString(
+            'This runs the machine, and it is not to be run. Put this right first, or tag it:',
+            $refusal,
+        );
         self::assertStringContainsString('Throttle does not snap shut, bars full left.', $refusal);
         self::assertNotSame('check:idle_steady', $job->state->progress->asks()?->key);
         $job->entry('check', ['key' => 'snap_shut', 'answer' => 'yes', 'pose' => 'left']);
@@ -95,8 +114,18 @@ final class NotToBeRunTest extends TestCase
             $job->entry('check', ['key' => 'snap_shut', 'answer' => 'yes', 'pose' => $pose]);
         }
         $job->entry('check', ['key' => 'wire_in_groove', 'answer' => 'yes']);
-        self::assertNotSame('check:idle_steady', $job->state->progress->asks()?->key, 'the pose that is taut is asked for first');
-        self::assertStringContainsString('can hold the throttle open', $job->refusal(static fn (TestJob $job): TestJob => $job->entry('check', ['key' => 'idle_steady', 'answer' => 'yes'])));
+        self::assertNotSame(
+            'check:idle_steady',
+            $job->state->progress->asks()?->key,
+            'the pose that is taut is asked for first',
+        );
+        self::assertStringContainsString(
+            'can hold the throttle open',
+            $job->refusal(static fn (TestJob $job): TestJob => $job->entry(
+                'check',
+                ['key' => 'idle_steady', 'answer' => 'yes'],
+            )),
+        );
     }
 
     public function test_a_pose_read_outside_is_set_before_anything_is_tried(): void
@@ -105,7 +134,11 @@ final class NotToBeRunTest extends TestCase
         self::assertSame(['pose:right', false], self::asked($job), 'all poses are read first');
         $job->readIn(Pose::Right, 4, 4);
         self::assertSame(['pose:left', true], self::asked($job));
-        self::assertSame(PlanKind::Move, $job->state->next()->kind, 'it is turned, and what was tried before that would be tried anew');
+        self::assertSame(
+            PlanKind::Move,
+            $job->state->next()->kind,
+            'it is turned, and what was tried before that would be tried anew',
+        );
         $right = TestJob::throttle()->ready()->read(4, 4, 4)->readIn(Pose::Left, 4, 4)->readIn(Pose::Right, 4, 4);
         self::assertSame(['check:snap_shut/straight', false], self::asked($right));
     }
@@ -116,10 +149,28 @@ final class NotToBeRunTest extends TestCase
         foreach (['guards', 'spark_lead'] as $key) {
             $job->entry('confirmed', ['key' => $key]);
         }
-        $tries = static fn (TestJob $job): TestJob => $job->entry('check', ['key' => 'stops', 'answer' => 'engine_stops']);
-        self::assertSame('This runs the machine. First, with the engine off: Brake on when released: not tried yet: Bail released: the brake is on.', $job->refusal($tries));
-        self::assertStringContainsString('First, with the engine off: Brake on', $job->refusal(static fn (TestJob $job): TestJob => $job->entry('measure', ['key' => 'blade_stop', 'value' => 1.5, 'entered' => '1.5 s'])));
-        self::assertNotNull($tries($job->entry('check', ['key' => 'brake_on', 'answer' => 'yes']))->state->facts->answers->checks['stops'] ?? null);
+        $tries = static fn (TestJob $job): TestJob => $job->entry(
+            'check',
+            ['key' => 'stops', 'answer' => 'engine_stops'],
+        );
+        self::assertSame(
+            'This runs the machine. First, with the engine off: Brake on when released: not tried yet: Bail released: the brake is on.',
+            $job->refusal($tries),
+        );
+        self::assertStringContainsString(
+            'First, with the engine off: Brake on',
+            $job->refusal(static fn (TestJob $job): TestJob => $job->entry(
+                'measure',
+                ['key' => 'blade_stop', 'value' => 1.5, 'entered' => '1.5 s'],
+            )),
+        );
+        self::assertNotNull(
+            $tries($job->entry(
+                'check',
+                ['key' => 'brake_on', 'answer' => 'yes'],
+            ))->state->facts->answers->checks['stops']
+                ?? null,
+        );
     }
 
     public function test_blades_are_not_started_while_their_brake_stays_off(): void
@@ -131,7 +182,13 @@ final class NotToBeRunTest extends TestCase
         foreach (['guards', 'spark_lead'] as $key) {
             $job->entry('confirmed', ['key' => $key]);
         }
-        self::assertStringContainsString('The brake does not come on.', $job->refusal(static fn (TestJob $job): TestJob => $job->entry('check', ['key' => 'stops', 'answer' => 'engine_stops'])));
+        self::assertStringContainsString(
+            'The brake does not come on.',
+            $job->refusal(static fn (TestJob $job): TestJob => $job->entry(
+                'check',
+                ['key' => 'stops', 'answer' => 'engine_stops'],
+            )),
+        );
     }
 
     public function test_a_throttle_is_let_go_of_at_rest_before_it_is_run(): void
@@ -141,14 +198,25 @@ final class NotToBeRunTest extends TestCase
             $job->entry('check', ['key' => 'snap_shut', 'answer' => 'yes', 'pose' => $pose]);
         }
         $tries = static fn (TestJob $job): TestJob => $job->entry('check', ['key' => 'idle_steady', 'answer' => 'yes']);
-        self::assertSame('Not before what is tried with the engine off. Outdoors: carbon monoxide kills. In neutral, brake set, nobody in front.', $job->state->progress->item('check:idle_steady')?->caution);
-        self::assertSame('This runs the machine. First, with the engine off: Snaps shut in every pose: not tried yet: bars full right. Wire in its groove: not tried yet: Wire lies in its groove on the drum.', $job->refusal($tries));
-        $job->entry('check', ['key' => 'snap_shut', 'answer' => 'yes', 'pose' => 'right'])->entry('check', ['key' => 'wire_in_groove', 'answer' => 'yes']);
+        self::assertSame(
+            'Not before what is tried with the engine off. Outdoors: carbon monoxide kills. In neutral, brake set, nobody in front.',
+            $job->state->progress->item('check:idle_steady')?->caution,
+        );
+        self::assertSame(
+            'This runs the machine. First, with the engine off: Snaps shut in every pose: not tried yet: bars full right. Wire in its groove: not tried yet: Wire lies in its groove on the drum.',
+            $job->refusal($tries),
+        );
+        $job
+            ->entry('check', ['key' => 'snap_shut', 'answer' => 'yes', 'pose' => 'right'])
+            ->entry('check', ['key' => 'wire_in_groove', 'answer' => 'yes']);
         self::assertStringStartsNotWith('Not before', $job->state->progress->item('check:idle_steady')->caution ?? '');
         self::assertNotNull($tries($job)->state->facts->answers->checks['idle_steady'] ?? null);
 
         $job->line('+1f', 'in_band');
-        self::assertStringContainsString('First, with the engine off: Snaps shut in every pose: not tried yet: bars straight, bars full left, bars full right.', $job->refusal($tries));
+        self::assertStringContainsString(
+            'First, with the engine off: Snaps shut in every pose: not tried yet: bars straight, bars full left, bars full right.',
+            $job->refusal($tries),
+        );
     }
 
     /** @return iterable<string, array{FamilyKey}> */
@@ -164,7 +232,11 @@ final class NotToBeRunTest extends TestCase
     public function test_nothing_is_run_before_what_is_tried_by_hand(FamilyKey $key): void
     {
         $job = FamilyJob::of($key);
-        WellDone::upToTheSignature($job, '10', static fn (StageItem $item): bool => $item->topic() !== ItemTopic::Check);
+        WellDone::upToTheSignature(
+            $job,
+            '10',
+            static fn (StageItem $item): bool => $item->topic() !== ItemTopic::Check,
+        );
         self::assertSame(ItemTopic::Check, $job->state->progress->asks()?->topic());
         $ran = 0;
         foreach ($job->state->facts->proofs($job->state->spec, $job->state->run) as $proof) {
@@ -172,14 +244,21 @@ final class NotToBeRunTest extends TestCase
                 continue;
             }
             $pose = $proof->tries()[0];
-            $body = ['key' => $proof->key, 'answer' => array_key_first($proof->answers->words)] + ($pose === null ? [] : ['pose' => $pose->value]);
-            self::assertStringStartsWith('This runs the machine. First, with the engine off: ', $job->refusal(static fn (TestJob $job): TestJob => $job->entry('check', $body)), $proof->key);
+            $body = ['key' => $proof->key, 'answer' => array_key_first($proof->answers->words)]
+                + ($pose === null ? [] : ['pose' => $pose->value]);
+            self::assertStringStartsWith(
+                'This runs the machine. First, with the engine off: ',
+                $job->refusal(static fn (TestJob $job): TestJob => $job->entry('check', $body)),
+                $proof->key,
+            );
             $ran++;
         }
         self::assertGreaterThan(0, $ran, $key->value);
     }
 
-    /** @return iterable<string, array{FamilyKey, string, string}> each answer that tells what went wrong while it ran */
+    /**
+     * @return iterable<string, array{FamilyKey, string, string}> each answer that tells what went wrong while it ran
+     */
     public static function wentWrong(): iterable
     {
         foreach (FamilyKey::cases() as $key) {
@@ -194,13 +273,19 @@ final class NotToBeRunTest extends TestCase
         }
     }
 
-    /** It was run too soon, and something went wrong: that is kept, the control is not fit, and the job goes on from there. */
+    /**
+     * It was run too soon, and something went wrong: that is kept, the control is not fit, and the job goes on from
+     * there.
+     */
     #[DataProvider('wentWrong')]
     public function test_what_went_wrong_is_kept_whenever_it_was_seen(FamilyKey $key, string $proof, string $word): void
     {
         $job = FamilyJob::of($key);
         $job->entry('check', ['key' => $proof, 'answer' => $word]);
-        $failed = array_filter(array_merge(...array_values($job->state->progress->items)), static fn (StageItem $one): bool => $one->failed && str_ends_with($one->key, ":{$proof}"));
+        $failed = array_filter(
+            array_merge(...array_values($job->state->progress->items)),
+            static fn (StageItem $one): bool => $one->failed && str_ends_with($one->key, ":{$proof}"),
+        );
         self::assertNotSame([], $failed);
         self::assertGreaterThan(0, Walk::through($job, 31, 40, "{$key->value} {$proof} {$word}"));
     }
@@ -221,13 +306,27 @@ final class NotToBeRunTest extends TestCase
     public function test_what_drives_off_at_idle_is_not_raised_to_see_how_it_takes_hold(): void
     {
         $job = FamilyJob::of(FamilyKey::AutomaticClutch);
-        WellDone::upToTheSignature($job, '10', static fn (StageItem $item): bool => $item->key !== 'found:still_at_idle');
-        self::assertSame('found:takes_hold', $job->entry('check', ['key' => 'still_at_idle', 'answer' => 'yes'])->state->progress->asks()?->key);
+        WellDone::upToTheSignature(
+            $job,
+            '10',
+            static fn (StageItem $item): bool => $item->key !== 'found:still_at_idle',
+        );
+        self::assertSame(
+            'found:takes_hold',
+            $job->entry('check', ['key' => 'still_at_idle', 'answer' => 'yes'])->state->progress->asks()?->key,
+        );
 
         $unfit = FamilyJob::of(FamilyKey::AutomaticClutch);
-        WellDone::upToTheSignature($unfit, '10', static fn (StageItem $item): bool => $item->key !== 'found:still_at_idle');
+        WellDone::upToTheSignature(
+            $unfit,
+            '10',
+            static fn (StageItem $item): bool => $item->key !== 'found:still_at_idle',
+        );
         $unfit->entry('check', ['key' => 'still_at_idle', 'answer' => 'no']);
-        self::assertSame('Not tried: it was not fit to be run', $unfit->state->progress->item('found:takes_hold')?->said);
+        self::assertSame(
+            'Not tried: it was not fit to be run',
+            $unfit->state->progress->item('found:takes_hold')?->said,
+        );
         self::assertSame('put_right', $unfit->state->progress->asks()?->key);
 
         $unfit->entry('put_right', ['cure' => 'spring']);
@@ -236,11 +335,22 @@ final class NotToBeRunTest extends TestCase
 
     public function test_what_another_job_found_stops_it_too_and_everybody(): void
     {
-        $brake = new OtherControl('throttle grip', [], null, ['Throttle does not snap shut.', 'Throttle wire is damaged.']);
-        self::assertSame('This runs the machine, and the job on its throttle grip found what is not to be run: Throttle does not snap shut. Throttle wire is damaged. Put it right there, or tag it.', $brake->failed());
+        $brake = new OtherControl(
+            'throttle grip',
+            [],
+            null,
+            ['Throttle does not snap shut.', 'Throttle wire is damaged.'],
+        );
+        self::assertSame(
+            'This runs the machine, and the job on its throttle grip found what is not to be run: Throttle does not snap shut. Throttle wire is damaged. Put it right there, or tag it.',
+            $brake->failed(),
+        );
         self::assertNull((new OtherControl('throttle grip', ['boot'], 'frayed'))->failed());
         $reported = new OtherControl('throttle grip', [], null, [], ['Does not snap shut', 'Idle rises']);
-        self::assertSame('This runs the machine, and of its throttle grip is reported: does not snap shut, idle rises. Look into that first.', $reported->reported());
+        self::assertSame(
+            'This runs the machine, and of its throttle grip is reported: does not snap shut, idle rises. Look into that first.',
+            $reported->reported(),
+        );
         self::assertSame(['Of its throttle grip is reported: does not snap shut, idle rises.'], $reported->against());
         self::assertNull($brake->reported());
     }
@@ -258,7 +368,11 @@ final class NotToBeRunTest extends TestCase
     {
         $job = FamilyJob::of($key);
         $parts = array_map(static fn (Inspection $one): string => $one->key, Families::of($key)->lookOver());
-        while (($item = $job->state->progress->asks()) !== null && ($job->state->progress->stageOf($item->key)?->value === 'make_safe' || in_array($item->key, $parts, true))) {
+        while (
+            ($item = $job->state->progress->asks()) !== null
+            && ($job->state->progress->stageOf($item->key)?->value === 'make_safe'
+                || in_array($item->key, $parts, true))
+        ) {
             $item->key === $part ? $job->line('fault strands broken', $part) : $job->line('ok', $item->key);
         }
 

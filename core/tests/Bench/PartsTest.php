@@ -41,10 +41,19 @@ final class PartsTest extends TestCase
     {
         $job = self::taught();
         $spread = $job->state->beliefs()->play->taught()->spread;
-        self::assertEqualsWithDelta(sqrt($spread ** 2 + 0.05 ** 2), Carryover::taught($job->state)['lever_tip']->spread, 1e-12);
+        self::assertEqualsWithDelta(
+            sqrt($spread ** 2 + 0.05 ** 2),
+            Carryover::taught($job->state)['lever_tip']->spread,
+            1e-12,
+        );
         $job->entry('part', ['part' => 'cable'])->read(15, 15, 15)->line('+2f', 'in_band')->read(13.5, 13.5, 14);
         $spread = $job->state->beliefs()->play->taught()->spread;
-        self::assertEqualsWithDelta(sqrt($spread ** 2 + 0.05 ** 2 + 0.10 ** 2), Carryover::taught($job->state)['lever_tip']->spread, 1e-12, 'more after a part');
+        self::assertEqualsWithDelta(
+            sqrt($spread ** 2 + 0.05 ** 2 + 0.10 ** 2),
+            Carryover::taught($job->state)['lever_tip']->spread,
+            1e-12,
+            'more after a part',
+        );
     }
 
     public function test_a_job_that_taught_nothing_hands_on_what_it_was_given(): void
@@ -52,13 +61,26 @@ final class PartsTest extends TestCase
         $standing = ['taught' => ['lever_tip' => ['ln_ratio' => 1.4, 'spread' => 0.04]]] + TestJob::standing();
         $job = TestJob::clutch(standing: $standing)->ready()->read(15, 15, 15);
         self::assertEqualsWithDelta(1.4, Carryover::taught($job->state)['lever_tip']->ln, 1e-12);
-        self::assertEqualsWithDelta(sqrt(0.04 ** 2 + 0.05 ** 2), Carryover::taught($job->state)['lever_tip']->spread, 1e-12);
-        self::assertSame([], Carryover::taught($job->entry('part', ['part' => 'lever'])->state), 'a new lever hands on nothing it was not taught');
+        self::assertEqualsWithDelta(
+            sqrt(0.04 ** 2 + 0.05 ** 2),
+            Carryover::taught($job->state)['lever_tip']->spread,
+            1e-12,
+        );
+        self::assertSame(
+            [],
+            Carryover::taught($job->entry('part', ['part' => 'lever'])->state),
+            'a new lever hands on nothing it was not taught',
+        );
     }
 
     public function test_drift_before_a_new_part_is_forgotten(): void
     {
-        $visits = [['found' => 20.0, 'left' => 15.0, 'parts' => []], ['found' => 5.0, 'left' => 16.0, 'parts' => ['cable']], ['found' => 17.0, 'left' => 15.0, 'parts' => ['spring']], ['found' => 15.5, 'left' => 15.0, 'parts' => []]];
+        $visits = [
+            ['found' => 20.0, 'left' => 15.0, 'parts' => []],
+            ['found' => 5.0, 'left' => 16.0, 'parts' => ['cable']],
+            ['found' => 17.0, 'left' => 15.0, 'parts' => ['spring']],
+            ['found' => 15.5, 'left' => 15.0, 'parts' => []],
+        ];
         $drift = ControlDrift::over($visits, 1.0);
         self::assertEqualsWithDelta((1.0 + 0.5) / 2, $drift?->conduitMm, 1e-12);
         self::assertSame(2, $drift?->intervals);
@@ -66,7 +88,13 @@ final class PartsTest extends TestCase
 
     private static function taught(): TestJob
     {
-        $job = TestJob::clutch()->ready()->read(25, 25, 25)->line('+1t', 'in_band')->read(20, 20, 20)->line('+1t', 'in_band')->read(15, 15, 15);
+        $job = TestJob::clutch()
+            ->ready()
+            ->read(25, 25, 25)
+            ->line('+1t', 'in_band')
+            ->read(20, 20, 20)
+            ->line('+1t', 'in_band')
+            ->read(15, 15, 15);
         $job->instrument = 'rule';
 
         return $job;

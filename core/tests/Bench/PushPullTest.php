@@ -50,8 +50,10 @@ final class PushPullTest extends TestCase
 
     public function test_the_spec_says_which_is_set_first(): void
     {
-        $keys = static fn (bool $first): array => array_values(array_filter(array_map(static fn ($item): string => $item->key, self::ready($first)->state->progress->items['set']),
-            static fn (string $key): bool => str_starts_with($key, 'in_band')));
+        $keys = static fn (bool $first): array => array_values(array_filter(
+            array_map(static fn ($item): string => $item->key, self::ready($first)->state->progress->items['set']),
+            static fn (string $key): bool => str_starts_with($key, 'in_band'),
+        ));
         self::assertSame(['in_band:second', 'in_band'], $keys(true));
         self::assertSame(['in_band', 'in_band:second'], $keys(false));
     }
@@ -60,12 +62,18 @@ final class PushPullTest extends TestCase
     {
         $job = self::backward(self::ready()->read(4, 4, 4), 2, 2, 2);
         $job->readIn(Pose::Left, 4, 4)->readIn(Pose::Right, 4, 4);
-        self::assertContains('Prove: reading, bars full left: closing cable is missing.', $job->state->progress->blocksFit);
+        self::assertContains(
+            'Prove: reading, bars full left: closing cable is missing.',
+            $job->state->progress->blocksFit,
+        );
         foreach ([0.0, 0.0] as $mm) {
             $job->line((string) $mm, 'pose:right:second', Pose::Right);
         }
         self::assertSame(GateStatus::Failed, $job->state->judgement->gates[3]->status);
-        self::assertStringContainsString('Seen with bars full right, closing cable.', $job->state->judgement->gates[3]->sentence);
+        self::assertStringContainsString(
+            'Seen with bars full right, closing cable.',
+            $job->state->judgement->gates[3]->sentence,
+        );
     }
 
     public function test_backward_play_is_never_taken_for_forward_play(): void
@@ -80,9 +88,18 @@ final class PushPullTest extends TestCase
 
     public function test_a_slack_partner_without_an_adjuster_is_replaced_and_not_set(): void
     {
-        $job = TestJob::throttle(['backward' => ['low_mm' => 1, 'high_mm' => 5]], [], [['id' => 'closing', 'name' => 'Closing cable', 'pulls' => 'closing', 'adjusters' => [
-            ['id' => 'none', 'name' => 'no adjuster', 'kind' => 'none'],
-        ]]])->ready()->read(4, 4, 4);
+        $job = TestJob::throttle(
+            ['backward' => ['low_mm' => 1, 'high_mm' => 5]],
+            [],
+            [[
+                'id' => 'closing',
+                'name' => 'Closing cable',
+                'pulls' => 'closing',
+                'adjusters' => [['id' => 'none', 'name' => 'no adjuster', 'kind' => 'none']],
+            ]],
+        )
+            ->ready()
+            ->read(4, 4, 4);
         $next = self::closing(self::backward($job, 9, 9, 9))->next();
         self::assertSame(PlanKind::OutOfThread, $next->kind);
         self::assertStringContainsString('This cable has no adjuster. A slack one is replaced', $next->sentence);
@@ -90,7 +107,19 @@ final class PushPullTest extends TestCase
 
     public function test_where_there_is_one_cable_backward_is_no_place_to_read(): void
     {
-        $refusal = TestJob::throttle()->ready()->refusal(static fn (TestJob $job) => $job->entry('reading', ['mm' => 2, 'entered' => '2', 'point' => 'grip_backward', 'engine' => 'cold', 'wheels' => 'on_ground', 'instrument' => 'rule']));
+        $refusal = TestJob::throttle()
+            ->ready()
+            ->refusal(static fn (TestJob $job) => $job->entry(
+                'reading',
+                [
+                    'mm' => 2,
+                    'entered' => '2',
+                    'point' => 'grip_backward',
+                    'engine' => 'cold',
+                    'wheels' => 'on_ground',
+                    'instrument' => 'rule',
+                ],
+            ));
         self::assertStringContainsString('Play is not read at the grip flange, backward on this control.', $refusal);
     }
 
@@ -110,9 +139,21 @@ final class PushPullTest extends TestCase
 
     private static function ready(bool $first = true): TestJob
     {
-        return TestJob::throttle(['backward' => ['low_mm' => 1, 'high_mm' => 5, 'set_first' => $first]], TestJob::standing(['grip' => 2.0, 'carburettor' => 3.0, 'return' => 6.0]),
-            [['id' => 'closing', 'name' => 'Closing cable', 'pulls' => 'closing', 'adjusters' => [
-                ['id' => 'return', 'name' => 'return adjuster', 'kind' => 'bracket_nuts', 'thread' => 'M6', 'travel_mm' => 12],
-            ]]])->ready();
+        return TestJob::throttle(
+            ['backward' => ['low_mm' => 1, 'high_mm' => 5, 'set_first' => $first]],
+            TestJob::standing(['grip' => 2.0, 'carburettor' => 3.0, 'return' => 6.0]),
+            [[
+                'id' => 'closing',
+                'name' => 'Closing cable',
+                'pulls' => 'closing',
+                'adjusters' => [[
+                    'id' => 'return',
+                    'name' => 'return adjuster',
+                    'kind' => 'bracket_nuts',
+                    'thread' => 'M6',
+                    'travel_mm' => 12,
+                ]],
+            ]],
+        )->ready();
     }
 }

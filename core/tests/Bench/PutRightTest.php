@@ -12,7 +12,10 @@ use VividPull\Core\Procedure\Cure;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Tests\Support\TestJob;
 
-/** Something changed on the bench that is no adjuster: nothing read before stands for it, and nobody is told that they moved. */
+/**
+ * Something changed on the bench that is no adjuster: nothing read before stands for it, and nobody is told that they
+ * moved.
+ */
 final class PutRightTest extends TestCase
 {
     /** @return iterable<string, array{Cure}> */
@@ -28,7 +31,10 @@ final class PutRightTest extends TestCase
     {
         $job = TestJob::clutch()->ready()->read(26.0, 26.0, 26.0);
         $job->entry('put_right', ['cure' => $cure->value]);
-        self::assertSame([VerdictKind::Unread, 'Changed: pull it fully three times and read it'], [$job->state->judgement->now->kind, $job->state->judgement->now->sentence]);
+        self::assertSame(
+            [VerdictKind::Unread, 'Changed: pull it fully three times and read it'],
+            [$job->state->judgement->now->kind, $job->state->judgement->now->sentence],
+        );
         self::assertSame('Changed: pull it fully three times and read it.', $job->state->next()->sentence);
         self::assertSame(26.0, $job->state->judgement->foundGroup?->found->mean, 'as found is what was found');
 
@@ -39,7 +45,11 @@ final class PutRightTest extends TestCase
 
     public function test_a_turn_after_it_is_a_move_again(): void
     {
-        $job = TestJob::clutch()->ready()->read(26.0, 26.0, 26.0)->entry('put_right', ['cure' => Cure::Ferrule->value])->line('+1t', 'in_band');
+        $job = TestJob::clutch()
+            ->ready()
+            ->read(26.0, 26.0, 26.0)
+            ->entry('put_right', ['cure' => Cure::Ferrule->value])
+            ->line('+1t', 'in_band');
         self::assertSame('Moved: pull it fully three times and read it', $job->state->judgement->now->sentence);
         $job->entry('put_right', ['cure' => Cure::Oiled->value]);
         self::assertSame('Changed: pull it fully three times and read it', $job->state->judgement->now->sentence);

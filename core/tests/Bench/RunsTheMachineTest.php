@@ -19,7 +19,10 @@ use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Tests\Support\FamilyJob;
 use VividPull\Core\Tests\Support\Walk;
 
-/** What runs the machine is known before it is answered, and waits for the rest of the machine (common practice, no source). */
+/**
+ * What runs the machine is known before it is answered, and waits for the rest of the machine (common practice, no
+ * source).
+ */
 final class RunsTheMachineTest extends TestCase
 {
     private const STEPS = 80;
@@ -45,11 +48,19 @@ final class RunsTheMachineTest extends TestCase
             }
             $before = Bench::replay($job->state->spec, $job->state->run, Log::of(...array_slice($entries, 0, $n)));
             $runs = RunsTheMachine::entry($before, $entries[$n]);
-            self::assertSame($runs, RunsTheMachine::asked($before), "{$key->value}: {$before->progress->asks()?->key} and then {$entries[$n]->kind()->value}");
+            self::assertSame(
+                $runs,
+                RunsTheMachine::asked($before),
+                "{$key->value}: {$before->progress->asks()?->key} and then {$entries[$n]->kind()->value}",
+            );
             $told[] = $runs;
         }
         self::assertContains(false, $told);
-        self::assertSame($key !== FamilyKey::ModeCables, in_array(true, $told, true), 'of an arm nothing is tried but by hand');
+        self::assertSame(
+            $key !== FamilyKey::ModeCables,
+            in_array(true, $told, true),
+            'of an arm nothing is tried but by hand',
+        );
     }
 
     public function test_a_cover_that_is_off_stops_everybody_and_a_tag_all_but_a_lead(): void
@@ -58,12 +69,27 @@ final class RunsTheMachineTest extends TestCase
         self::assertNull($clear->cover());
         self::assertNull($clear->tag());
         $open = new OtherControl('clutch lever', ['side cover', 'belt guard'], null);
-        self::assertSame('This runs the machine, and its side cover and belt guard are off, as the job on its clutch lever has it. Put it back, and say so there.', $open->cover());
+        self::assertSame(
+            'This runs the machine, and its side cover and belt guard are off, as the job on its clutch lever has it. Put it back, and say so there.',
+            $open->cover(),
+        );
         $turned = new OtherControl('throttle grip', [], null, untried: ['Snaps shut: not tried yet.']);
-        self::assertSame('This runs the machine, and what was changed on its throttle grip was not tried by hand since. Snaps shut: not tried yet. Try that first.', $turned->untried());
+        self::assertSame(
+            'This runs the machine, and what was changed on its throttle grip was not tried by hand since. Snaps shut: not tried yet. Try that first.',
+            $turned->untried(),
+        );
         self::assertSame([false, true], [$clear->isAgainst(), $turned->isAgainst()]);
         $tagged = new OtherControl('front brake', [], 'lever snapped');
-        foreach ([[Role::Technician, [$clear], true], [Role::Technician, [$clear, $open], false], [Role::Lead, [$open], false], [Role::Lead, [$turned], false], [Role::Technician, [$tagged], false], [Role::Apprentice, [$tagged], false], [Role::Lead, [$tagged], true], [Role::Lead, [$tagged, $open], false]] as [$role, $others, $may]) {
+        foreach ([
+            [Role::Technician, [$clear], true],
+            [Role::Technician, [$clear, $open], false],
+            [Role::Lead, [$open], false],
+            [Role::Lead, [$turned], false],
+            [Role::Technician, [$tagged], false],
+            [Role::Apprentice, [$tagged], false],
+            [Role::Lead, [$tagged], true],
+            [Role::Lead, [$tagged, $open], false],
+        ] as [$role, $others, $may]) {
             self::assertSame($may, self::may($role, $others), $role->value);
         }
     }
@@ -72,7 +98,15 @@ final class RunsTheMachineTest extends TestCase
     private static function may(Role $role, array $others): bool
     {
         try {
-            RunsTheMachine::check(new Checked(new Stamp('e1', '2026-05-04T09:00:00+02:00', new Person('p1', 'Ines', $role)), 'idle_steady', null, 'yes'), $others);
+            RunsTheMachine::check(
+                new Checked(
+                    new Stamp('e1', '2026-05-04T09:00:00+02:00', new Person('p1', 'Ines', $role)),
+                    'idle_steady',
+                    null,
+                    'yes',
+                ),
+                $others,
+            );
         } catch (Refused) {
             return false;
         }

@@ -39,14 +39,21 @@ final class SafeAgainTest extends TestCase
         [$ran, $told] = [false, 0];
         for ($n = 0; $n < self::STEPS && ($item = $job->state->progress->asks()) !== null && $item->kind !== ItemKind::SignOff; $n++) {
             $said = SafeAgain::said($job->state);
-            self::assertSame($ran && ! RunsTheMachine::asked($job->state), $said !== null, "{$key->value}: {$item->key} after ".($job->state->log->entries[count($job->state->log->entries) - 1]->kind()->value));
+            self::assertSame(
+                $ran && ! RunsTheMachine::asked($job->state),
+                $said !== null,
+                "{$key->value}: {$item->key} after "
+                    .($job->state->log->entries[count($job->state->log->entries) - 1]->kind()->value),
+            );
             $told += $said === null ? 0 : 1;
             $runs = RunsTheMachine::asked($job->state);
             $isNoHand = $item->topic()->value === 'condition' || in_array($item->key, ['wheels_down'], true);
             self::answered($job, $item, $failed);
             $ran = $isNoHand ? $ran : $runs;
         }
-        $key === FamilyKey::ModeCables ? self::assertSame(0, $told, 'of an arm nothing is tried but by hand') : self::assertGreaterThan(0, $told, $key->value);
+        $key === FamilyKey::ModeCables
+            ? self::assertSame(0, $told, 'of an arm nothing is tried but by hand')
+            : self::assertGreaterThan(0, $told, $key->value);
     }
 
     public function test_it_says_what_keeps_this_machine_from_starting(): void
@@ -58,7 +65,10 @@ final class SafeAgainTest extends TestCase
         $job->entry('confirmed', ['key' => 'guards'])->entry('confirmed', ['key' => 'spark_lead']);
         self::assertSame('', (string) self::said($job), 'it is about to run');
         $job->entry('check', ['key' => 'stops', 'answer' => 'runs_on']);
-        self::assertSame('It ran. Before hands go near it again: engine off, spark lead off the plug; blade stopped, its area clear.', (string) self::said($job));
+        self::assertSame(
+            'It ran. Before hands go near it again: engine off, spark lead off the plug; blade stopped, its area clear.',
+            (string) self::said($job),
+        );
         $job->line('n smells of belt');
         self::assertStringStartsWith('It ran. ', (string) self::said($job), 'a note is no hand at the machine');
         $job->entry('put_right', ['cure' => 'spring']);
@@ -67,7 +77,10 @@ final class SafeAgainTest extends TestCase
 
     public function test_a_run_that_is_taken_back_did_not_run(): void
     {
-        $job = FamilyJob::of(FamilyKey::HydraulicClutch)->toReading()->entry('check', ['key' => 'lever_feel', 'answer' => 'firm'])->entry('check', ['key' => 'no_creep', 'answer' => 'no']);
+        $job = FamilyJob::of(FamilyKey::HydraulicClutch)
+            ->toReading()
+            ->entry('check', ['key' => 'lever_feel', 'answer' => 'firm'])
+            ->entry('check', ['key' => 'no_creep', 'answer' => 'no']);
         self::assertNotNull(self::said($job));
         $job->entry('void', ['entry' => $job->last(), 'reason' => 'wrong machine']);
         self::assertNull(self::said($job));
@@ -81,10 +94,20 @@ final class SafeAgainTest extends TestCase
     /** @param  array<string, true>  $failed */
     private static function answered(TestJob $job, StageItem $item, array &$failed): void
     {
-        $passes = static fn (Answer $one): bool => Auditor::passes($job->state->spec->family->value, $one->kind->value, $one->body);
+        $passes = static fn (Answer $one): bool => Auditor::passes(
+            $job->state->spec->family->value,
+            $one->kind->value,
+            $one->body,
+        );
         $good = array_values(array_filter($item->answers, $passes));
-        $bad = array_values(array_filter($item->answers, static fn (Answer $one): bool => ! $passes($one) && ! $one->asksRemark));
-        $isProof = $item->topic()->value === 'check' && $bad !== [] && ! isset($failed[$item->key]) && RunsTheMachine::asked($job->state);
+        $bad = array_values(array_filter(
+            $item->answers,
+            static fn (Answer $one): bool => ! $passes($one) && ! $one->asksRemark,
+        ));
+        $isProof = $item->topic()->value === 'check'
+            && $bad !== []
+            && ! isset($failed[$item->key])
+            && RunsTheMachine::asked($job->state);
         if ($isProof) {
             $failed[$item->key] = true;
         }
@@ -96,11 +119,18 @@ final class SafeAgainTest extends TestCase
 
     private static function byHand(TestJob $job, StageItem $item): void
     {
-        if ($item->topic()->value === 'put_right' || ($item->kind === ItemKind::InBand && $job->state->spec->aim === null)) {
+        if (
+            $item->topic()->value === 'put_right'
+            || ($item->kind === ItemKind::InBand && $job->state->spec->aim === null)
+        ) {
             $job->entry('put_right', ['cure' => 'other', 'remark' => 'put right']);
 
             return;
         }
-        $job->line($item->kind === ItemKind::Measure ? '1.6' : '10', $item->key, $item->about === null ? null : Pose::tryFrom($item->about));
+        $job->line(
+            $item->kind === ItemKind::Measure ? '1.6' : '10',
+            $item->key,
+            $item->about === null ? null : Pose::tryFrom($item->about),
+        );
     }
 }

@@ -55,7 +55,10 @@ final class SeizedTest extends TestCase
     /** @return iterable<string, array{callable(TestJob): mixed}> */
     public static function freed(): iterable
     {
-        yield 'said to be freed' => [static fn (TestJob $job): TestJob => $job->entry('put_right', ['cure' => Cure::Freed->value])];
+        yield 'said to be freed' => [static fn (TestJob $job): TestJob => $job->entry(
+            'put_right',
+            ['cure' => Cure::Freed->value],
+        )];
         yield 'turned after all' => [static fn (TestJob $job): TestJob => $job->line('+1f', 'in_band')];
     }
 
@@ -74,7 +77,10 @@ final class SeizedTest extends TestCase
     public function test_where_it_stood_stays_known(): void
     {
         $job = TestJob::clutch()->ready()->line('seized', 'in_band');
-        self::assertEquals($job->state->facts->adjusters->home['perch'], $job->state->facts->adjusters->positions['perch']);
+        self::assertEquals(
+            $job->state->facts->adjusters->home['perch'],
+            $job->state->facts->adjusters->positions['perch'],
+        );
     }
 
     public function test_seized_when_its_thread_was_asked_it_is_asked_again_once_it_turns(): void
@@ -88,9 +94,28 @@ final class SeizedTest extends TestCase
     public function test_a_mower_with_its_clamp_seized_is_freed_before_anything_is_suspected(): void
     {
         $setting = SlidingDrive::table('rungs')->settings['drive'];
-        $job = TestJob::table('sliding_drive', OutcomeTable::of('conduit', 'rung', 'towards more drive', 'towards less drive', [$setting], [Mover::of('bracket', 1.0, 1, 0.0)], 1.0, 2.0));
-        $job->entry('outcome', ['setting' => 'drive', 'saw' => 'slow'])->entry('thread', ['adjuster' => 'bracket', 'seized' => true]);
-        $advice = TablePlanner::advise($job->state->spec, $job->state->judgement->table ?? self::fail('no table'), $job->state->run, $job->state->facts);
+        $job = TestJob::table(
+            'sliding_drive',
+            OutcomeTable::of(
+                'conduit',
+                'rung',
+                'towards more drive',
+                'towards less drive',
+                [$setting],
+                [Mover::of('bracket', 1.0, 1, 0.0)],
+                1.0,
+                2.0,
+            ),
+        );
+        $job
+            ->entry('outcome', ['setting' => 'drive', 'saw' => 'slow'])
+            ->entry('thread', ['adjuster' => 'bracket', 'seized' => true]);
+        $advice = TablePlanner::advise(
+            $job->state->spec,
+            $job->state->judgement->table ?? self::fail('no table'),
+            $job->state->run,
+            $job->state->facts,
+        );
         self::assertSame(TableAdviceKind::OutOfReach, $advice->kind);
         self::assertStringContainsString('Free it, and say so', $advice->sentence);
         self::assertStringNotContainsString('Suspect', $advice->sentence);
@@ -105,7 +130,11 @@ final class SeizedTest extends TestCase
         self::assertSame('Marked with a pen, not counted', $job->state->progress->item('thread:perch')?->said);
         self::assertNull($job->state->facts->adjusters->positions['perch']);
         $job->line('+2f', 'in_band')->line('-5f', 'in_band');
-        self::assertSame(3 * 120, $job->state->wayHome()['perch']?->count, 'counted, though nobody knows where it stood');
+        self::assertSame(
+            3 * 120,
+            $job->state->wayHome()['perch']?->count,
+            'counted, though nobody knows where it stood',
+        );
         $job->entry('move', ['adjuster' => 'perch', 'uncounted' => true]);
         self::assertNull($job->state->wayHome()['perch'], 'one turn that nobody counted, and only the mark tells');
     }

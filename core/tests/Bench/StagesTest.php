@@ -36,8 +36,13 @@ final class StagesTest extends TestCase
         self::assertSame(JobStage::Prove, $job->state->progress->stage);
         $job->line('yes')->line('yes');
         self::assertSame('slots_apart', self::asked($job), 'what was tried by hand comes before the refit');
-        self::assertSame('This runs the machine. Put back first what was taken off: Slots of barrel, ring and perch out of line. Covers, springs and guards back on, oil in, wheels down.',
-            $job->refusal(static fn (TestJob $one): TestJob => $one->entry('check', ['key' => 'no_creep', 'answer' => 'yes'])));
+        self::assertSame(
+            'This runs the machine. Put back first what was taken off: Slots of barrel, ring and perch out of line. Covers, springs and guards back on, oil in, wheels down.',
+            $job->refusal(static fn (TestJob $one): TestJob => $one->entry(
+                'check',
+                ['key' => 'no_creep', 'answer' => 'yes'],
+            )),
+        );
         $job->line('ok')->line('ok');
         foreach (['yes', 'holds', 'middle'] as $answer) {
             $job->line($answer);
@@ -62,7 +67,10 @@ final class StagesTest extends TestCase
         }
         $job->line('hot')->ready()->read(15, 15, 15);
         self::assertTrue($job->state->judgement->now->is(VerdictKind::NotJudged));
-        self::assertSame('Not judged: read hot; the figure is for a cold engine', $job->state->judgement->now->sentence);
+        self::assertSame(
+            'Not judged: read hot; the figure is for a cold engine',
+            $job->state->judgement->now->sentence,
+        );
         self::assertSame('reading:found', self::asked($job), 'it is still due');
     }
 
@@ -79,7 +87,10 @@ final class StagesTest extends TestCase
     public function test_outside_by_choice_needs_its_reason_and_the_family_to_allow_it(): void
     {
         $job = TestJob::clutch()->ready()->read(22, 22, 22);
-        self::assertStringContainsString('Say why it is left outside', implode(' ', $job->state->progress->blocksByChoice));
+        self::assertStringContainsString(
+            'Say why it is left outside',
+            implode(' ', $job->state->progress->blocksByChoice),
+        );
         $job->entry('by_choice', ['reason' => 'Thick gloves.']);
         self::assertSame(JobStage::Prove, $job->state->progress->stage);
         foreach (['yes', 'yes', 'ok', 'ok', 'yes', 'holds', 'late'] as $answer) {
@@ -87,8 +98,14 @@ final class StagesTest extends TestCase
         }
         self::assertSame(JobStage::Close, $job->state->progress->stage, 'a late bite is what was wanted');
         self::assertContains('It is left outside by choice: close it as that.', $job->state->progress->blocksFit);
-        $refusal = TestJob::throttle()->ready()->read(7.5, 7.5, 7.5)->refusal(static fn (TestJob $job): TestJob => $job->entry('by_choice', ['reason' => 'x']));
-        self::assertSame('This control is never left outside its limits by choice. Set it, or tag the machine.', $refusal);
+        $refusal = TestJob::throttle()
+            ->ready()
+            ->read(7.5, 7.5, 7.5)
+            ->refusal(static fn (TestJob $job): TestJob => $job->entry('by_choice', ['reason' => 'x']));
+        self::assertSame(
+            'This control is never left outside its limits by choice. Set it, or tag the machine.',
+            $refusal,
+        );
     }
 
     public function test_a_throttle_that_was_not_tried_in_a_pose_cannot_be_closed(): void
@@ -102,17 +119,31 @@ final class StagesTest extends TestCase
 
     public function test_a_throttle_that_does_not_snap_shut_ends_in_a_tag(): void
     {
-        $job = self::throttleTried(['straight', 'left'])->entry('check', ['key' => 'snap_shut', 'answer' => 'no', 'pose' => 'right']);
-        self::assertSame('Throttle does not snap shut, bars full right.', $job->state->judgement->gatesThat(GateStatus::Failed)[0]->sentence);
-        self::assertStringContainsString('bars full right', $job->refusal(static fn (TestJob $job): TestJob => $job->entry('closed', ['outcome' => 'fit'])));
-        self::assertStringContainsString('Hang the tag first', $job->refusal(static fn (TestJob $job): TestJob => $job->entry('closed', ['outcome' => 'tagged'])));
+        $job = self::throttleTried(['straight', 'left'])->entry(
+            'check',
+            ['key' => 'snap_shut', 'answer' => 'no', 'pose' => 'right'],
+        );
+        self::assertSame(
+            'Throttle does not snap shut, bars full right.',
+            $job->state->judgement->gatesThat(GateStatus::Failed)[0]->sentence,
+        );
+        self::assertStringContainsString(
+            'bars full right',
+            $job->refusal(static fn (TestJob $job): TestJob => $job->entry('closed', ['outcome' => 'fit'])),
+        );
+        self::assertStringContainsString(
+            'Hang the tag first',
+            $job->refusal(static fn (TestJob $job): TestJob => $job->entry('closed', ['outcome' => 'tagged'])),
+        );
         $job->line('tag does not snap shut')->entry('closed', ['outcome' => 'tagged']);
         self::assertNotNull($job->state->facts->tag);
     }
 
     public function test_a_failed_answer_taken_back_is_due_again_and_still_shows(): void
     {
-        $job = self::throttleTried(['straight', 'left'])->entry('check', ['key' => 'snap_shut', 'answer' => 'no', 'pose' => 'right'])->line('v tried with the key in');
+        $job = self::throttleTried(['straight', 'left'])
+            ->entry('check', ['key' => 'snap_shut', 'answer' => 'no', 'pose' => 'right'])
+            ->line('v tried with the key in');
         self::assertSame([], $job->state->judgement->gatesThat(GateStatus::Failed));
         self::assertCount(1, $job->state->facts->answers->voidedChecks);
     }
@@ -122,9 +153,15 @@ final class StagesTest extends TestCase
         $tag = ['tag' => ['reason' => 'does not snap shut', 'at' => '2026-03-01T10:00:00+00:00', 'by' => 'Ines']];
         $job = TestJob::throttle(standing: $tag)->ready()->read(4, 4, 4);
         $job->readIn(Pose::Left, 4, 4)->readIn(Pose::Right, 4, 4);
-        self::assertStringContainsString('Only a lead lifts a tag', $job->refusal(static fn (TestJob $job): TestJob => $job->entry('untag', ['reason' => 'ok'])));
+        self::assertStringContainsString(
+            'Only a lead lifts a tag',
+            $job->refusal(static fn (TestJob $job): TestJob => $job->entry('untag', ['reason' => 'ok'])),
+        );
         $job->as(TestJob::oda());
-        self::assertStringContainsString('The tag stays until every gate has passed.', $job->refusal(static fn (TestJob $job): TestJob => $job->entry('untag', ['reason' => 'ok'])));
+        self::assertStringContainsString(
+            'The tag stays until every gate has passed.',
+            $job->refusal(static fn (TestJob $job): TestJob => $job->entry('untag', ['reason' => 'ok'])),
+        );
         foreach (['straight', 'left', 'right'] as $pose) {
             $job->entry('check', ['key' => 'snap_shut', 'answer' => 'yes', 'pose' => $pose]);
         }
@@ -137,12 +174,19 @@ final class StagesTest extends TestCase
     public function test_a_taut_pose_fails_its_gate(): void
     {
         $job = TestJob::throttle()->ready()->read(4, 4, 4)->readIn(Pose::Left, 0, 0);
-        self::assertStringContainsString('Seen with bars full left.', $job->state->judgement->gatesThat(GateStatus::Failed)[0]->sentence);
+        self::assertStringContainsString(
+            'Seen with bars full left.',
+            $job->state->judgement->gatesThat(GateStatus::Failed)[0]->sentence,
+        );
     }
 
     public function test_a_cover_taken_off_is_back_on_before_the_end(): void
     {
-        $job = TestJob::throttle()->ready()->entry('cover', ['adjuster' => 'grip', 'off' => true])->line('ok', 'thread:grip')->read(4, 4, 4);
+        $job = TestJob::throttle()
+            ->ready()
+            ->entry('cover', ['adjuster' => 'grip', 'off' => true])
+            ->line('ok', 'thread:grip')
+            ->read(4, 4, 4);
         self::assertContains('Close: boot back on is missing.', $job->state->progress->blocksFit);
         $job->entry('cover', ['adjuster' => 'grip', 'off' => false]);
         self::assertNotContains('Close: boot back on is missing.', $job->state->progress->blocksFit);
@@ -172,6 +216,10 @@ final class StagesTest extends TestCase
         self::assertSame('lock:perch', $asks($job->line('+1t', 'in_band')->read(16, 16, 16)));
         self::assertSame('lock:bracket', $asks($job->line('ok')));
         self::assertSame('reading:left', $asks($job->line('ok')));
-        self::assertSame('in_band', $asks($job->line('+1f', 'in_band')), 'a move after the lock is read before anything is locked again');
+        self::assertSame(
+            'in_band',
+            $asks($job->line('+1f', 'in_band')),
+            'a move after the lock is read before anything is locked again',
+        );
     }
 }

@@ -61,7 +61,16 @@ final class ThreadedAdjusterTest extends TestCase
 
     private static function barrel(Sense $sense = Sense::OutTakesSlack, float $travel = 11.0): ThreadedAdjuster
     {
-        $fitting = new Fitting('perch', 'perch barrel', AdjusterKind::Barrel, $sense, Steps::fromFlats(1), AdjusterAccess::of(0.0, null, 'by hand'), 'lock ring', null);
+        $fitting = new Fitting(
+            'perch',
+            'perch barrel',
+            AdjusterKind::Barrel,
+            $sense,
+            Steps::fromFlats(1),
+            AdjusterAccess::of(0.0, null, 'by hand'),
+            'lock ring',
+            null,
+        );
 
         return ThreadedAdjuster::of($fitting, ThreadPitch::fromName('M8'), $travel, null);
     }

@@ -35,7 +35,10 @@ final class WaysTest extends TestCase
 
     public function test_a_word_with_a_sign_in_it_is_no_pattern(): void
     {
-        self::assertSame(['up (towards you)' => 1, 'up' => 1, 'down' => -1], Ways::said('up (towards you)', 'down')->typed());
+        self::assertSame(
+            ['up (towards you)' => 1, 'up' => 1, 'down' => -1],
+            Ways::said('up (towards you)', 'down')->typed(),
+        );
         self::job(['out' => 'up (towards you)', 'in' => 'down'])->line('down 2 flats');
     }
 

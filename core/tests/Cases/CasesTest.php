@@ -60,7 +60,10 @@ final class CasesTest extends TestCase
     {
         $state = self::job('ratio-twice-what-was-measured');
         self::assertEqualsWithDelta(2.0, $state->beliefs()->play->ratio() / (132 / 38), 0.1);
-        self::assertStringContainsString('seems to move 2.0 times as far as its spec says: measure its two distances', $state->next()->sentence);
+        self::assertStringContainsString(
+            'seems to move 2.0 times as far as its spec says: measure its two distances',
+            $state->next()->sentence,
+        );
         self::assertSame(PlanKind::Suspect, $state->next()->kind, 'it was swung long enough');
     }
 
@@ -79,7 +82,10 @@ final class CasesTest extends TestCase
         self::assertNotNull($plan);
         self::assertTrue($plan->finishesAlike);
         self::assertCount(2, $plan->steps);
-        [$past, $back] = array_map(static fn ($step): int => ($step->steps ?? self::fail('no move'))->count, $plan->steps);
+        [$past, $back] = array_map(
+            static fn ($step): int => ($step->steps ?? self::fail('no move'))->count,
+            $plan->steps,
+        );
         self::assertLessThan(0, $past * $back, 'past, and back');
         self::assertStringNotContainsString('wrong cable', $state->next()->sentence);
     }
@@ -88,7 +94,10 @@ final class CasesTest extends TestCase
     {
         $state = self::job('a-rule-too-coarse-for-its-band');
         self::assertSame(PlanKind::Decide, $state->next()->kind);
-        self::assertMatchesRegularExpression('/^Inside with \d\d %: this steel rule can say no more/', $state->next()->sentence);
+        self::assertMatchesRegularExpression(
+            '/^Inside with \d\d %: this steel rule can say no more/',
+            $state->next()->sentence,
+        );
         self::assertTrue($state->judgement->now->mayBeLeft());
     }
 
@@ -105,23 +114,36 @@ final class CasesTest extends TestCase
         foreach (self::job('inside-but-service-turns-it-out')->next()->plan->steps ?? [] as $step) {
             self::assertTrue($step->healthyAfter);
             self::assertStringNotContainsString('0.0 mm of thread', $step->sentence);
-            self::assertLessThanOrEqual(Steps::of(1)->count, abs(($step->steps ?? self::fail('no move'))->count), 'a small turn home, and no more');
+            self::assertLessThanOrEqual(
+                Steps::of(1)->count,
+                abs(($step->steps ?? self::fail('no move'))->count),
+                'a small turn home, and no more',
+            );
         }
     }
 
     public function test_the_cable_match_uses_what_was_learned_of_the_ratio(): void
     {
-        // 20.2 mm before a turn of 1.25 mm and 10.2 after: 8 mm for one. Ten of play are 2.5 mm of slack as found, and not six.
+        // 20.2 mm before a turn of 1.25 mm and 10.2 after: 8 mm for one. Ten of play are 2.5 mm of slack as found, and
+        // not six.
         $state = self::job('cable-match-after-learning');
         self::assertEqualsWithDelta(8.0, $state->beliefs()->play->ratio(), 0.3);
-        $match = \VividPull\Core\Progress\CableMatching::of($state->spec, $state->run, $state->facts, $state->judgement);
+        $match = \VividPull\Core\Progress\CableMatching::of(
+            $state->spec,
+            $state->run,
+            $state->facts,
+            $state->judgement,
+        );
         self::assertEqualsWithDelta(20.17 / 7.94 + 4 * 1.25 + 4 * 1.25 - 4.0, $match?->slackIn, 0.2);
     }
 
     public function test_a_throttles_window_carries_its_uncertainty(): void
     {
         $window = self::job('window-by-one-reading')->window();
-        self::assertStringContainsString("Can't tell that it closes: 1.1 mm of slack, and it takes 1.0 mm; 59 % chance", $window->sentence ?? '');
+        self::assertStringContainsString(
+            "Can't tell that it closes: 1.1 mm of slack, and it takes 1.0 mm; 59 % chance",
+            $window->sentence ?? '',
+        );
     }
 
     private static function job(string $name): BenchState

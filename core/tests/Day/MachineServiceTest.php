@@ -19,17 +19,37 @@ use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
 use VividPull\Core\Wire\SpecCodec;
 
-/** One machine in one visit. Common practice, no source: cold readings first, up on the stand once, a cover off once. */
+/**
+ * One machine in one visit. Common practice, no source: cold readings first, up on the stand once, a cover off once.
+ */
 final class MachineServiceTest extends TestCase
 {
     /** @param  array<string, mixed>  $spec  what differs */
-    private static function stop(string $key, Readiness $ready = Readiness::Any, ?string $wheels = null, ?string $cover = null, float $minutes = 10.0, array $spec = []): ServiceStop
-    {
+    private static function stop(
+        string $key,
+        Readiness $ready = Readiness::Any,
+        ?string $wheels = null,
+        ?string $cover = null,
+        float $minutes = 10.0,
+        array $spec = [],
+    ): ServiceStop {
         $run = TestJob::clutchRun();
-        $run['cables'][0]['adjusters'][1]['access'] = ['minutes' => 6, 'tools' => "{$key} spanner"] + ($cover === null ? [] : ['cover' => $cover]);
+        $run['cables'][0]['adjusters'][1]['access'] = ['minutes' => 6, 'tools' => "{$key} spanner"]
+            + ($cover === null ? [] : ['cover' => $cover]);
         $run['cables'][0]['adjusters'][1]['lock_torque_nm'] = 8;
 
-        return new ServiceStop($key, ucfirst($key), $ready, SpecCodec::decode(Node::of(array_replace_recursive(TestJob::clutchSpec(), ['conditions' => $wheels === null ? [] : ['wheels' => $wheels]], $spec))), RunCodec::decode(Node::of($run)), $minutes);
+        return new ServiceStop(
+            $key,
+            ucfirst($key),
+            $ready,
+            SpecCodec::decode(Node::of(array_replace_recursive(
+                TestJob::clutchSpec(),
+                ['conditions' => $wheels === null ? [] : ['wheels' => $wheels]],
+                $spec,
+            ))),
+            RunCodec::decode(Node::of($run)),
+            $minutes,
+        );
     }
 
     /** @return list<string> */
@@ -40,21 +60,34 @@ final class MachineServiceTest extends TestCase
 
     public function test_cold_comes_first_and_what_wants_running_last(): void
     {
-        $service = MachineService::of([self::stop('hot', Readiness::Hot), self::stop('any'), self::stop('cold', Readiness::Cold), self::stop('cooling', Readiness::Cooling)]);
+        $service = MachineService::of([
+            self::stop('hot', Readiness::Hot),
+            self::stop('any'),
+            self::stop('cold', Readiness::Cold),
+            self::stop('cooling', Readiness::Cooling),
+        ]);
 
         self::assertSame(['cold', 'any', 'cooling', 'hot'], self::order($service));
     }
 
     public function test_it_goes_up_on_the_stand_once(): void
     {
-        $service = MachineService::of([self::stop('up', wheels: 'on_stand', minutes: 1.0), self::stop('down', wheels: 'on_ground', minutes: 9.0), self::stop('also_up', wheels: 'on_stand', minutes: 2.0)]);
+        $service = MachineService::of([
+            self::stop('up', wheels: 'on_stand', minutes: 1.0),
+            self::stop('down', wheels: 'on_ground', minutes: 9.0),
+            self::stop('also_up', wheels: 'on_stand', minutes: 2.0),
+        ]);
 
         self::assertSame(['down', 'up', 'also_up'], self::order($service));
     }
 
     public function test_a_cover_comes_off_once_and_its_minutes_count_once(): void
     {
-        $service = MachineService::of([self::stop('first', cover: 'cowl', minutes: 10.0), self::stop('between', minutes: 11.0), self::stop('last', cover: 'cowl', minutes: 12.0)]);
+        $service = MachineService::of([
+            self::stop('first', cover: 'cowl', minutes: 10.0),
+            self::stop('between', minutes: 11.0),
+            self::stop('last', cover: 'cowl', minutes: 12.0),
+        ]);
 
         self::assertSame(['first', 'last', 'between'], self::order($service));
         self::assertSame([[], ['cowl'], []], array_map($service->sharedBefore(...), [0, 1, 2]));
@@ -68,15 +101,33 @@ final class MachineServiceTest extends TestCase
         $shelf = TestJob::clutch()->state->facts->standing;
         $by = TestJob::clutch()->person;
         $band = static fn (float $low, float $high): array => ['aim' => ['low_mm' => $low, 'high_mm' => $high]];
-        $service = MachineService::of([self::stop('wide', minutes: 1.0), self::stop('fine', minutes: 2.0, spec: $band(1.0, 2.0)), self::stop('none', minutes: 3.0, spec: $band(0.01, 0.02))]);
+        $service = MachineService::of([
+            self::stop('wide', minutes: 1.0),
+            self::stop('fine', minutes: 2.0, spec: $band(1.0, 2.0)),
+            self::stop('none', minutes: 3.0, spec: $band(0.01, 0.02)),
+        ]);
         $instruments = $service->instruments($shelf, $by);
 
         self::assertSame(['None'], $instruments['']);
         foreach ([['Wide', 10.0, 20.0], ['Fine', 1.0, 2.0]] as [$name, $low, $high]) {
-            $chosen = array_keys(array_filter($instruments, static fn (array $for): bool => in_array($name, $for, true)));
+            $chosen = array_keys(array_filter(
+                $instruments,
+                static fn (array $for): bool => in_array($name, $for, true),
+            ));
             self::assertCount(1, $chosen);
-            $instrument = array_values(array_filter($shelf->shelf, static fn (Instrument $one): bool => $one->name === $chosen[0]))[0];
-            self::assertNotNull((new InstrumentCapability($shelf, SpecBand::between($low, $high), DecisionRule::Guarded, $by))->readingsWith($instrument), "{$chosen[0]} decides {$name}");
+            $instrument = array_values(array_filter(
+                $shelf->shelf,
+                static fn (Instrument $one): bool => $one->name === $chosen[0],
+            ))[0];
+            self::assertNotNull(
+                (new InstrumentCapability(
+                    $shelf,
+                    SpecBand::between($low, $high),
+                    DecisionRule::Guarded,
+                    $by,
+                ))->readingsWith($instrument),
+                "{$chosen[0]} decides {$name}",
+            );
         }
     }
 
@@ -92,7 +143,10 @@ final class MachineServiceTest extends TestCase
 
     public function test_every_adjuster_has_a_boot_of_its_own(): void
     {
-        $service = MachineService::of([self::stop('lever', cover: 'boot', minutes: 1.0), self::stop('grip', cover: 'boot', minutes: 2.0)]);
+        $service = MachineService::of([
+            self::stop('lever', cover: 'boot', minutes: 1.0),
+            self::stop('grip', cover: 'boot', minutes: 2.0),
+        ]);
 
         self::assertSame([[], []], array_map($service->sharedBefore(...), [0, 1]));
         self::assertSame(3.0, $service->minutes());
@@ -100,19 +154,35 @@ final class MachineServiceTest extends TestCase
 
     public function test_a_cover_is_not_shared_with_what_is_read_in_another_heat(): void
     {
-        $service = MachineService::of([self::stop('cold', Readiness::Cold, cover: 'cowl'), self::stop('any', minutes: 1.0), self::stop('late', cover: 'cowl', minutes: 2.0)]);
+        $service = MachineService::of([
+            self::stop('cold', Readiness::Cold, cover: 'cowl'),
+            self::stop('any', minutes: 1.0),
+            self::stop('late', cover: 'cowl', minutes: 2.0),
+        ]);
 
         self::assertSame(['cold', 'any', 'late'], self::order($service));
     }
 
     public function test_what_is_laid_out_names_what_it_is_for(): void
     {
-        $service = MachineService::of([self::stop('clutch', spec: ['book' => ['torques' => [['what' => 'clutch cover bolts', 'nm' => 10]]]]), self::stop('brake')]);
+        $service = MachineService::of([
+            self::stop('clutch', spec: ['book' => ['torques' => [['what' => 'clutch cover bolts', 'nm' => 10]]]]),
+            self::stop('brake'),
+        ]);
 
-        self::assertSame(['brake spanner' => ['engine bracket, brake'], 'clutch spanner' => ['engine bracket, clutch']], array_intersect_key($service->tools(), ['brake spanner' => 1, 'clutch spanner' => 1]));
+        self::assertSame(
+            ['brake spanner' => ['engine bracket, brake'], 'clutch spanner' => ['engine bracket, clutch']],
+            array_intersect_key($service->tools(), ['brake spanner' => 1, 'clutch spanner' => 1]),
+        );
         self::assertArrayNotHasKey('by hand', $service->tools());
         self::assertContains(['what' => 'clutch cover bolts', 'nm' => 10.0, 'of' => 'Clutch'], $service->torques());
-        self::assertContains(['what' => 'lock nut of the engine bracket', 'nm' => 8.0, 'of' => 'Brake'], $service->torques());
-        self::assertSame(['Brake' => '10 to 20 mm at the lever tip', 'Clutch' => '10 to 20 mm at the lever tip'], $service->figures());
+        self::assertContains(
+            ['what' => 'lock nut of the engine bracket', 'nm' => 8.0, 'of' => 'Brake'],
+            $service->torques(),
+        );
+        self::assertSame(
+            ['Brake' => '10 to 20 mm at the lever tip', 'Clutch' => '10 to 20 mm at the lever tip'],
+            $service->figures(),
+        );
     }
 }

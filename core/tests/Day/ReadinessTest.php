@@ -25,14 +25,21 @@ final class ReadinessTest extends TestCase
     }
 
     #[DataProvider('controls')]
-    public function test_when_a_control_can_be_read(Readiness $ready, ?EngineHeat $asked, ?float $stood, bool $soaks): void
-    {
+    public function test_when_a_control_can_be_read(
+        Readiness $ready,
+        ?EngineHeat $asked,
+        ?float $stood,
+        bool $soaks,
+    ): void {
         self::assertSame($ready, Readiness::of($asked, $stood, $soaks));
     }
 
     public function test_an_engine_cools_over_three_hours(): void
     {
         self::assertSame([0.0, 0.5, 1.0], [Cooling::share(-4.0), Cooling::share(90.0), Cooling::share(400.0)]);
-        self::assertSame([180.0, 90.0, 0.0], [Cooling::minutesLeft(0.0), Cooling::minutesLeft(90.0), Cooling::minutesLeft(400.0)]);
+        self::assertSame(
+            [180.0, 90.0, 0.0],
+            [Cooling::minutesLeft(0.0), Cooling::minutesLeft(90.0), Cooling::minutesLeft(400.0)],
+        );
     }
 }

@@ -19,7 +19,10 @@ final class CareEvidenceTest extends TestCase
 {
     private const YEAR = 365;
 
-    /** @return iterable<string, array{int|null, int|null, string|null, string|null}> days since fitted and oiled; what is said of each */
+    /**
+     * @return iterable<string, array{int|null, int|null, string|null, string|null}> days since fitted and oiled; what
+     *     is said of each
+     */
     public static function cables(): iterable
     {
         yield 'nothing on file' => [null, null, null, null];
@@ -43,11 +46,26 @@ final class CareEvidenceTest extends TestCase
         self::assertSame([], CareEvidence::into(Evidence::none(), Causes::of(FamilyKey::HydraulicClutch), 7, 7)->seen);
     }
 
-    /** @return iterable<string, array{string, int|null, int|null, list<string>, list<string>}> symptom; causes that get likelier, and those that get less likely */
+    /**
+     * @return iterable<string, array{string, int|null, int|null, list<string>, list<string>}> symptom; causes that get
+     *     likelier, and those that get less likely
+     */
     public static function meanings(): iterable
     {
-        yield 'a stiff grip that was not oiled for years' => ['heavy', null, 3 * self::YEAR, ['dry_cable'], ['bad_route']];
-        yield 'a stiff grip with a cable of last week' => ['heavy', 7, null, ['bad_route'], ['dry_cable', 'frayed_wire']];
+        yield 'a stiff grip that was not oiled for years' => [
+            'heavy',
+            null,
+            3 * self::YEAR,
+            ['dry_cable'],
+            ['bad_route'],
+        ];
+        yield 'a stiff grip with a cable of last week' => [
+            'heavy',
+            7,
+            null,
+            ['bad_route'],
+            ['dry_cable', 'frayed_wire'],
+        ];
         yield 'a stiff grip with a cable of six years' => ['heavy', 6 * self::YEAR, 30, ['frayed_wire'], ['dry_cable']];
         yield 'play that changes since last week' => ['play_changes', 7, null, ['unseated_ferrule'], []];
     }
@@ -57,14 +75,22 @@ final class CareEvidenceTest extends TestCase
      * @param  list<string>  $less
      */
     #[DataProvider('meanings')]
-    public function test_it_speaks_for_and_against(string $symptom, ?int $fitted, ?int $oiled, array $more, array $less): void
-    {
+    public function test_it_speaks_for_and_against(
+        string $symptom,
+        ?int $fitted,
+        ?int $oiled,
+        array $more,
+        array $less,
+    ): void {
         $knowledge = Causes::of(FamilyKey::TwistGrip);
         $said = Evidence::none()->answered($symptom, Evidence::YES);
         $chances = static function (Evidence $evidence) use ($knowledge): array {
             $causes = Diagnosis::of($knowledge, Weights::ofTheTrade(), $evidence)->causes;
 
-            return array_combine(array_map(static fn ($one): string => $one->cause->key, $causes), array_map(static fn ($one): float => $one->chance, $causes));
+            return array_combine(
+                array_map(static fn ($one): string => $one->cause->key, $causes),
+                array_map(static fn ($one): float => $one->chance, $causes),
+            );
         };
         [$before, $after] = [$chances($said), $chances(CareEvidence::into($said, $knowledge, $fitted, $oiled))];
         foreach ($more as $cause) {
@@ -79,10 +105,18 @@ final class CareEvidenceTest extends TestCase
     public function test_nobody_is_asked_for_it_and_the_reason_is_said(): void
     {
         $knowledge = Causes::of(FamilyKey::TwistGrip);
-        $evidence = CareEvidence::into(Evidence::none()->answered('heavy', Evidence::YES), $knowledge, null, 3 * self::YEAR);
+        $evidence = CareEvidence::into(
+            Evidence::none()->answered('heavy', Evidence::YES),
+            $knowledge,
+            null,
+            3 * self::YEAR,
+        );
         $diagnosis = Diagnosis::of($knowledge, Weights::ofTheTrade(), $evidence);
         self::assertNotContains($diagnosis->next->key, [Check::CABLE_AGE, Check::OILED]);
-        $dry = array_values(array_filter($diagnosis->causes, static fn ($one): bool => $one->cause->key === 'dry_cable'))[0];
+        $dry = array_values(array_filter(
+            $diagnosis->causes,
+            static fn ($one): bool => $one->cause->key === 'dry_cable',
+        ))[0];
         self::assertContains('Oiled: not for years: oil is gone after years.', $dry->for);
     }
 }

@@ -16,14 +16,20 @@ use VividPull\Core\Diagnosis\Looks;
 use VividPull\Core\Diagnosis\Model;
 use VividPull\Core\Procedure\Symptom;
 
-/** Chances of causes against an enumeration in R that shares nothing with the core (`core/tests/References/diagnoses.R`). */
+/**
+ * Chances of causes against an enumeration in R that shares nothing with the core
+ * (`core/tests/References/diagnoses.R`).
+ */
 final class InferenceTest extends TestCase
 {
     private const FILE = __DIR__.'/../References/diagnoses.json';
 
     public function test_two_hundred_networks_agree_with_r(): void
     {
-        /** @var list<array{prior: list<float>, questions: list<array{look: int, findings: list<list<float>>, seen: list<float>}>, chances: list<float>}> $cases */
+        /**
+         * @var list<array{prior: list<float>, questions: list<array{look: int, findings: list<list<float>>, seen:
+         *     list<float>}>, chances: list<float>}> $cases
+         */
         $cases = json_decode((string) file_get_contents(self::FILE), true, flags: JSON_THROW_ON_ERROR);
         self::assertCount(200, $cases);
         $worst = 0.0;
@@ -31,8 +37,15 @@ final class InferenceTest extends TestCase
             $names = array_map(static fn (int $n): string => "cause {$n}", array_keys($case['prior']));
             [$seen, $evidence] = [[], Evidence::none()];
             foreach ($case['questions'] as $q => $question) {
-                $finds = $question['look'] === 0 ? ["q{$q}"] : array_map(static fn (int $f): string => "q{$q}:f{$f}", array_keys($question['findings']));
-                $answers = $question['look'] === 0 ? [Evidence::YES, Evidence::NO] : [Check::RIGHT, ...array_map(static fn (int $f): string => "f{$f}", array_keys($question['findings']))];
+                $finds = $question['look'] === 0
+                    ? ["q{$q}"]
+                    : array_map(static fn (int $f): string => "q{$q}:f{$f}", array_keys($question['findings']));
+                $answers = $question['look'] === 0
+                    ? [Evidence::YES, Evidence::NO]
+                    : [
+                        Check::RIGHT,
+                        ...array_map(static fn (int $f): string => "f{$f}", array_keys($question['findings'])),
+                    ];
                 $seen["q{$q}"] = array_combine($finds, $question['findings']);
                 $evidence = $evidence->likely("q{$q}", array_combine($answers, $question['seen']));
             }
@@ -46,7 +59,10 @@ final class InferenceTest extends TestCase
 
     public function test_a_certain_sign_of_one_cause_names_it(): void
     {
-        $belief = Belief::of(Model::ofNumbers(['rare', 'common'], [0.01, 0.4], ['sign' => ['sign' => [1.0, 0.0]]], 0.0), Evidence::none()->answered('sign', Evidence::YES));
+        $belief = Belief::of(
+            Model::ofNumbers(['rare', 'common'], [0.01, 0.4], ['sign' => ['sign' => [1.0, 0.0]]], 0.0),
+            Evidence::none()->answered('sign', Evidence::YES),
+        );
 
         self::assertSame(1.0, $belief->chances()['rare']);
     }
@@ -70,15 +86,47 @@ final class InferenceTest extends TestCase
 
     public function test_minutes_left_are_what_a_list_of_them_gives(): void
     {
-        $cause = static fn (string $key, float $minutes): Cause => Cause::of($key, $key, Commonness::Common, 'Mend it.', $minutes)->brings(Symptom::Slips, Grade::Usually, 'it slips')->shows("look_{$key}:bad", Grade::Always, 'it is seen');
-        $check = static fn (string $key, float $minutes): Check => Check::of($key, $key, 'Look.', 'Good', ['bad' => 'Bad'], $minutes)->under('lid', 10.0);
-        $knowledge = Knowledge::of([Symptom::Slips], [$check('look_one', 2.0), $check('look_two', 6.0)], [$cause('one', 40.0), $cause('two', 50.0)]);
+        $cause = static fn (string $key, float $minutes): Cause => Cause::of(
+            $key,
+            $key,
+            Commonness::Common,
+            'Mend it.',
+            $minutes,
+        )
+            ->brings(Symptom::Slips, Grade::Usually, 'it slips')
+            ->shows("look_{$key}:bad", Grade::Always, 'it is seen');
+        $check = static fn (string $key, float $minutes): Check => Check::of(
+            $key,
+            $key,
+            'Look.',
+            'Good',
+            ['bad' => 'Bad'],
+            $minutes,
+        )->under('lid', 10.0);
+        $knowledge = Knowledge::of(
+            [Symptom::Slips],
+            [$check('look_one', 2.0), $check('look_two', 6.0)],
+            [$cause('one', 40.0), $cause('two', 50.0)],
+        );
         $belief = Belief::of(Model::ofNumbers(['one', 'two', 'other'], [0.2, 0.2, 1e-12], [], 0.0), Evidence::none());
 
         // Alone 0.25 each of the odds, both 0.0625: shares 4/9, 4/9, 1/9. The lid and one: 12 min; two as well: 18.
-        self::assertEqualsWithDelta(4 / 9 * (12 + 40) + 4 / 9 * (18 + 50) + 1 / 9 * (18 + 90), $belief->minutesLeft(Looks::of($knowledge, [], [], [])), 1e-6);
-        // With the lid off, 2 and 8. With one of them answered, it is put right and tried: 8 min under the lid for two, then 40.
-        self::assertEqualsWithDelta(4 / 9 * (2 + 40) + 4 / 9 * (8 + 50) + 1 / 9 * (8 + 90), $belief->minutesLeft(Looks::of($knowledge, [], ['lid' => true], [])), 1e-6);
-        self::assertEqualsWithDelta(4 / 9 * 56 + 4 / 9 * (16 + 50) + 1 / 9 * (56 + 50), $belief->minutesLeft(Looks::of($knowledge, ['look_one' => true], [], [])), 1e-6);
+        self::assertEqualsWithDelta(
+            4 / 9 * (12 + 40) + 4 / 9 * (18 + 50) + 1 / 9 * (18 + 90),
+            $belief->minutesLeft(Looks::of($knowledge, [], [], [])),
+            1e-6,
+        );
+        // With the lid off, 2 and 8. With one of them answered, it is put right and tried: 8 min under the lid for two,
+        // then 40.
+        self::assertEqualsWithDelta(
+            4 / 9 * (2 + 40) + 4 / 9 * (8 + 50) + 1 / 9 * (8 + 90),
+            $belief->minutesLeft(Looks::of($knowledge, [], ['lid' => true], [])),
+            1e-6,
+        );
+        self::assertEqualsWithDelta(
+            4 / 9 * 56 + 4 / 9 * (16 + 50) + 1 / 9 * (56 + 50),
+            $belief->minutesLeft(Looks::of($knowledge, ['look_one' => true], [], [])),
+            1e-6,
+        );
     }
 }

@@ -34,7 +34,15 @@ final class JobEvidenceTest extends TestCase
     {
         $evidence = self::of(TestJob::clutch()->ready()->read(4.0, 4.0, 4.0));
 
-        self::assertSame([Check::RIGHT, 'tight', Check::RIGHT, null], [$evidence->answer('wire'), $evidence->answer('play'), $evidence->answer('thread'), $evidence->answer('oil')]);
+        self::assertSame(
+            [Check::RIGHT, 'tight', Check::RIGHT, null],
+            [
+                $evidence->answer('wire'),
+                $evidence->answer('play'),
+                $evidence->answer('thread'),
+                $evidence->answer('oil'),
+            ],
+        );
         self::assertSame([], self::of(TestJob::clutch())->seen['wire'] ?? [], 'nothing was looked at yet');
     }
 
@@ -63,14 +71,26 @@ final class JobEvidenceTest extends TestCase
 
         self::assertSame(['return_only' => 0.95, Check::RIGHT => 0.02], self::of($job)->seen['springs_felt']);
         self::assertSame([], self::of($job)->seen['drag'] ?? []);
-        self::assertSame(['stiff' => 0.9, Check::RIGHT => 0.1], self::of($job->entry('trace', self::trace('yes', 2)))->seen['drag']);
-        self::assertSame([Check::RIGHT => 0.95, 'return_only' => 0.02], self::of($job)->seen['springs_felt'], 'the last one tells');
+        self::assertSame(
+            ['stiff' => 0.9, Check::RIGHT => 0.1],
+            self::of($job->entry('trace', self::trace('yes', 2)))->seen['drag'],
+        );
+        self::assertSame(
+            [Check::RIGHT => 0.95, 'return_only' => 0.02],
+            self::of($job)->seen['springs_felt'],
+            'the last one tells',
+        );
         self::assertSame([], self::of($job->line('+1f'))->seen['springs_felt'] ?? []);
     }
 
     public function test_a_curve_that_feels_no_springs_keeps_a_clutch_from_being_signed_fit(): void
     {
-        $gate = static fn (TestJob $job): array => array_values(array_filter(array_map(static fn (GateState $one): string => $one->gate->key === GateKey::SpringsReached ? $one->status->value : '', $job->state->judgement->gates)));
+        $gate = static fn (TestJob $job): array => array_values(array_filter(array_map(
+            static fn (GateState $one): string => $one->gate->key === GateKey::SpringsReached
+                ? $one->status->value
+                : '',
+            $job->state->judgement->gates,
+        )));
         $job = TestJob::clutch()->ready()->read(15.0, 15.0, 15.0);
 
         self::assertSame([], $gate($job));
@@ -82,35 +102,78 @@ final class JobEvidenceTest extends TestCase
     {
         $run = ['cables' => [['id' => 'clutch', 'name' => 'Clutch cable', 'adjusters' => [
             ['id' => 'perch', 'name' => 'perch barrel', 'kind' => 'barrel', 'thread' => 'M8 x 1.25', 'travel_mm' => 11],
-            ['id' => 'bracket', 'name' => 'engine bracket', 'kind' => 'bracket_nuts', 'thread' => 'M8', 'travel_mm' => 22],
+            [
+                'id' => 'bracket',
+                'name' => 'engine bracket',
+                'kind' => 'bracket_nuts',
+                'thread' => 'M8',
+                'travel_mm' => 22,
+            ],
             ['id' => 'arm', 'kind' => 'spline_arm', 'name' => 'arm on its spline'],
         ]]]] + TestJob::clutchRun();
-        $job = TestJob::clutch([], $run)->ready()->read(15.0, 15.0, 15.0)->entry('check', ['key' => 'springs_felt', 'answer' => 'springs']);
-        $said = static fn (TestJob $job): string => implode(array_map(static fn (GateState $one): string => $one->gate->key === GateKey::SpringsReached ? "{$one->status->value}: {$one->sentence}" : '', $job->state->judgement->gates));
+        $job = TestJob::clutch([], $run)
+            ->ready()
+            ->read(15.0, 15.0, 15.0)
+            ->entry('check', ['key' => 'springs_felt', 'answer' => 'springs']);
+        $said = static fn (TestJob $job): string => implode(array_map(
+            static fn (GateState $one): string => $one->gate->key === GateKey::SpringsReached
+                ? "{$one->status->value}: {$one->sentence}"
+                : '',
+            $job->state->judgement->gates,
+        ));
 
         self::assertStringStartsWith('passed', $said($job));
-        self::assertStringStartsWith('unknown: A hand felt the clutch springs', $said($job->entry('trace', self::trace('return_only', 0))));
-        self::assertStringStartsWith('failed', $said($job->entry('check', ['key' => 'springs_felt', 'answer' => 'return_only'])));
+        self::assertStringStartsWith(
+            'unknown: A hand felt the clutch springs',
+            $said($job->entry('trace', self::trace('return_only', 0))),
+        );
+        self::assertStringStartsWith(
+            'failed',
+            $said($job->entry('check', ['key' => 'springs_felt', 'answer' => 'return_only'])),
+        );
     }
 
     public function test_a_curve_of_what_has_none_is_refused(): void
     {
-        self::assertStringContainsString('tells nothing of this control', FamilyJob::of(FamilyKey::SpeedSelector)->refusal(static fn (TestJob $job): TestJob => $job->entry('trace', self::trace('yes', 0))));
+        self::assertStringContainsString(
+            'tells nothing of this control',
+            FamilyJob::of(FamilyKey::SpeedSelector)->refusal(static fn (TestJob $job): TestJob => $job->entry(
+                'trace',
+                self::trace('yes', 0),
+            )),
+        );
     }
 
     /** @return array<string, mixed> */
     private static function trace(string $reached, int $snags): array
     {
-        return ['trace' => '7d9f1c2e-0000-4000-8000-000000000001', 'points' => 900, 'point' => 'lever_tip', 'to_stop' => true,
-            'told' => ['heaviest_n' => 12.0, 'heaviest_mm' => 50.0, 'efficiency' => 0.8, 'reached' => $reached, 'snags' => $snags]];
+        return [
+            'trace' => '7d9f1c2e-0000-4000-8000-000000000001',
+            'points' => 900,
+            'point' => 'lever_tip',
+            'to_stop' => true,
+            'told' => [
+                'heaviest_n' => 12.0,
+                'heaviest_mm' => 50.0,
+                'efficiency' => 0.8,
+                'reached' => $reached,
+                'snags' => $snags,
+            ],
+        ];
     }
 
     public function test_a_failed_proof_is_evidence(): void
     {
-        $job = TestJob::clutch()->ready()->read(15.0, 15.0, 15.0)->entry('check', ['key' => 'arm_loose', 'answer' => 'no']);
+        $job = TestJob::clutch()
+            ->ready()
+            ->read(15.0, 15.0, 15.0)
+            ->entry('check', ['key' => 'arm_loose', 'answer' => 'no']);
 
         self::assertSame('no', self::of($job)->answer('arm_free'));
-        self::assertSame(Check::RIGHT, self::of($job->entry('check', ['key' => 'arm_loose', 'answer' => 'yes']))->answer('arm_free'));
+        self::assertSame(
+            Check::RIGHT,
+            self::of($job->entry('check', ['key' => 'arm_loose', 'answer' => 'yes']))->answer('arm_free'),
+        );
     }
 
     /**
@@ -132,8 +195,11 @@ final class JobEvidenceTest extends TestCase
     }
 
     #[DataProvider('looks')]
-    public function test_what_goes_into_a_job_comes_out_of_it_as_it_went_in(FamilyKey $family, string $check, string $answer): void
-    {
+    public function test_what_goes_into_a_job_comes_out_of_it_as_it_went_in(
+        FamilyKey $family,
+        string $check,
+        string $answer,
+    ): void {
         // Nothing is off it: what runs the machine may be tried.
         $whole = FamilyJob::of($family);
         foreach (Families::of($family)->refit() as $step) {
@@ -143,18 +209,37 @@ final class JobEvidenceTest extends TestCase
         $look = Causes::of($family)->checks[$check];
         $said = JobAnswer::of($look, $answer, $job);
         if ($said === null) {
-            self::assertDoesNotMatchRegularExpression('/^inspection:/', $look->of ?? '', 'an inspection that the job does not know');
+            self::assertDoesNotMatchRegularExpression(
+                '/^inspection:/',
+                $look->of ?? '',
+                'an inspection that the job does not know',
+            );
 
             return;
         }
-        $entry = (new EntryCodec($job->run))->body($said->kind, Node::of($said->body), new Stamp('0197a000-0000-7000-8000-000000000001', '2026-03-02T09:00:00+00:00', new Person('ines', 'Ines', Role::Technician)));
-        $seen = JobEvidence::of(Bench::replay($job->spec, $job->run, $job->log->with($entry)), Causes::of($family))->seen[$check] ?? [];
+        $entry = (new EntryCodec($job->run))->body(
+            $said->kind,
+            Node::of($said->body),
+            new Stamp(
+                '0197a000-0000-7000-8000-000000000001',
+                '2026-03-02T09:00:00+00:00',
+                new Person('ines', 'Ines', Role::Technician),
+            ),
+        );
+        $seen = JobEvidence::of(
+            Bench::replay($job->spec, $job->run, $job->log->with($entry)),
+            Causes::of($family),
+        )->seen[$check]
+            ?? [];
 
         self::assertSame(1.0, $seen[$answer] ?? null);
         self::assertSame($answer === Check::RIGHT, isset($seen[Check::RIGHT]));
     }
 
-    /** @return iterable<string, array{FamilyKey, string, string}> every look that is of something the product asks elsewhere, with each of its answers */
+    /**
+     * @return iterable<string, array{FamilyKey, string, string}> every look that is of something the product asks
+     *     elsewhere, with each of its answers
+     */
     public static function looks(): iterable
     {
         foreach (FamilyKey::cases() as $family) {
@@ -175,14 +260,29 @@ final class JobEvidenceTest extends TestCase
     #[TestWith(['it is blue', []])]
     public function test_words_are_matched_to_symptoms(string $words, array $symptoms): void
     {
-        self::assertSame($symptoms, array_map(static fn (Symptom $one): string => $one->value, OwnWords::understood($words, Causes::of(FamilyKey::ClutchLever)->symptoms)));
+        self::assertSame(
+            $symptoms,
+            array_map(
+                static fn (Symptom $one): string => $one->value,
+                OwnWords::understood($words, Causes::of(FamilyKey::ClutchLever)->symptoms),
+            ),
+        );
     }
 
     public function test_words_mean_what_the_family_knows(): void
     {
-        self::assertSame([Symptom::WrongDirection], OwnWords::understood('In reverse 1 it drives forward', Causes::of(FamilyKey::SpeedSelector)->symptoms));
-        self::assertSame([Symptom::StartsSometimes], OwnWords::understood('Starts only sometimes', Causes::of(FamilyKey::Bail)->symptoms));
-        self::assertSame([Symptom::StaysOpen], OwnWords::understood('throttle hangs', Causes::of(FamilyKey::TwistGrip)->symptoms));
+        self::assertSame(
+            [Symptom::WrongDirection],
+            OwnWords::understood('In reverse 1 it drives forward', Causes::of(FamilyKey::SpeedSelector)->symptoms),
+        );
+        self::assertSame(
+            [Symptom::StartsSometimes],
+            OwnWords::understood('Starts only sometimes', Causes::of(FamilyKey::Bail)->symptoms),
+        );
+        self::assertSame(
+            [Symptom::StaysOpen],
+            OwnWords::understood('throttle hangs', Causes::of(FamilyKey::TwistGrip)->symptoms),
+        );
     }
 
     private static function of(TestJob $job): Evidence

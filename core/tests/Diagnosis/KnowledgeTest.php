@@ -23,7 +23,9 @@ use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Spec\FamilyKey;
 
-/** What the trade knows of causes is whole: nothing is asked that tells nothing, nothing is blamed that nobody can find. */
+/**
+ * What the trade knows of causes is whole: nothing is asked that tells nothing, nothing is blamed that nobody can find.
+ */
 final class KnowledgeTest extends TestCase
 {
     /** @return iterable<string, array{FamilyKey}> */
@@ -38,9 +40,15 @@ final class KnowledgeTest extends TestCase
     public function test_each_cause_brings_something_people_come_with_and_something_that_can_be_looked_at(FamilyKey $family): void
     {
         foreach (Causes::of($family)->causes as $cause) {
-            $symptoms = array_filter(array_keys($cause->links), static fn (string $seen): bool => Symptom::tryFrom($seen) !== null);
+            $symptoms = array_filter(
+                array_keys($cause->links),
+                static fn (string $seen): bool => Symptom::tryFrom($seen) !== null,
+            );
             self::assertNotSame([], $symptoms, "{$cause->key} brings nothing anybody would come with");
-            self::assertTrue($cause->key === Cause::OTHER || count($symptoms) < count($cause->links), "{$cause->key} cannot be looked for");
+            self::assertTrue(
+                $cause->key === Cause::OTHER || count($symptoms) < count($cause->links),
+                "{$cause->key} cannot be looked for",
+            );
             self::assertGreaterThan(0.0, $cause->minutes);
             self::assertMatchesRegularExpression('/\.$/', $cause->cure);
         }
@@ -66,9 +74,16 @@ final class KnowledgeTest extends TestCase
 
     public function test_no_steps_are_written_for_what_is_no_cause(): void
     {
-        preg_match_all("/^            (?:\\[FamilyKey::\\w+, )?('\\w+'(?:, '\\w+')*)\\]? => Remedy/m", (string) file_get_contents((string) (new ReflectionClass(Remedies::class))->getFileName()), $found);
+        preg_match_all(
+            "/^            (?:\\[FamilyKey::\\w+, )?('\\w+'(?:, '\\w+')*)\\]? => Remedy/m",
+            (string) file_get_contents((string) (new ReflectionClass(Remedies::class))->getFileName()),
+            $found,
+        );
         $written = array_unique(explode(', ', str_replace("'", '', implode(', ', $found[1]))));
-        $known = array_merge(...array_map(static fn (FamilyKey $family): array => array_keys(Causes::of($family)->causes), FamilyKey::cases()));
+        $known = array_merge(...array_map(
+            static fn (FamilyKey $family): array => array_keys(Causes::of($family)->causes),
+            FamilyKey::cases(),
+        ));
 
         self::assertGreaterThan(60, count($written));
         self::assertSame([], array_values(array_diff($written, $known)));
@@ -80,7 +95,11 @@ final class KnowledgeTest extends TestCase
         $knowledge = Causes::of($family);
         $listed = array_diff_key($knowledge->causes, [Cause::OTHER => true]);
         foreach (array_merge(...array_values($knowledge->questions())) as $finding) {
-            self::assertNotSame([], array_filter($listed, static fn (Cause $one): bool => isset($one->links[$finding])), "nothing brings about {$finding}");
+            self::assertNotSame(
+                [],
+                array_filter($listed, static fn (Cause $one): bool => isset($one->links[$finding])),
+                "nothing brings about {$finding}",
+            );
         }
     }
 
@@ -93,7 +112,11 @@ final class KnowledgeTest extends TestCase
         $measures = array_map(static fn (MeasureKey $one): string => "measure:{$one->value}", MeasureKey::cases());
         foreach (Causes::of($family)->checks as $check) {
             if ($check->of !== null) {
-                self::assertContains($check->of, ['reading', 'thread', 'story', ...$inspections, ...$proofs, ...$measures], "{$check->key} is called {$check->of}");
+                self::assertContains(
+                    $check->of,
+                    ['reading', 'thread', 'story', ...$inspections, ...$proofs, ...$measures],
+                    "{$check->key} is called {$check->of}",
+                );
             }
         }
         self::assertNotSame([], $inspections);
@@ -106,16 +129,30 @@ final class KnowledgeTest extends TestCase
         for ($class = (new ReflectionClass(Families::of($family)))->getParentClass(); $class !== false; $class = $class->getParentClass()) {
             $files[] = (string) $class->getFileName();
         }
-        preg_match_all("/Proof::(?:yesIsRight|choice)\((?:'(\w+)'|Proof::WIDE_OPEN)/", implode('', array_map(file_get_contents(...), $files)), $found);
+        preg_match_all(
+            "/Proof::(?:yesIsRight|choice)\(\s*(?:'(\w+)'|Proof::WIDE_OPEN)/",
+            implode('', array_map(file_get_contents(...), $files)),
+            $found,
+        );
 
         return array_map(static fn (string $key): string => 'proof:'.($key === '' ? 'wide_open' : $key), $found[1]);
     }
 
     public function test_every_symptom_people_start_from_is_known_in_some_family(): void
     {
-        $known = array_merge(...array_map(static fn (FamilyKey $key): array => Causes::of($key)->symptoms, FamilyKey::cases()));
+        $known = array_merge(...array_map(
+            static fn (FamilyKey $key): array => Causes::of($key)->symptoms,
+            FamilyKey::cases(),
+        ));
 
-        self::assertSame([], array_udiff(Symptom::cases(), $known, static fn (Symptom $one, Symptom $other): int => $one->value <=> $other->value));
+        self::assertSame(
+            [],
+            array_udiff(
+                Symptom::cases(),
+                $known,
+                static fn (Symptom $one, Symptom $other): int => $one->value <=> $other->value,
+            ),
+        );
     }
 
     /** Common practice, no source: what is mistaken for a bad adjustment. */
@@ -127,7 +164,10 @@ final class KnowledgeTest extends TestCase
                 $imitators += $cause->isImitator ? [$cause->key => true] : [];
             }
         }
-        foreach (['bent_bracket', 'broken_peg', 'weak_return', 'wrong_spline', 'worn_rod', 'stretched_belt', 'hot', 'wrong_oil', 'out_of_groove'] as $one) {
+        foreach ([
+            'bent_bracket', 'broken_peg', 'weak_return', 'wrong_spline', 'worn_rod', 'stretched_belt', 'hot',
+            'wrong_oil', 'out_of_groove',
+        ] as $one) {
             self::assertArrayHasKey($one, $imitators);
         }
     }
@@ -151,7 +191,15 @@ final class KnowledgeTest extends TestCase
         $this->expectException(OutOfRange::class);
         $this->expectExceptionMessage('leak');
 
-        Knowledge::of([Symptom::Soft], [Check::of('leak', 'Lines', 'Look.', 'Dry', ['wet' => 'Wet'], 3)], [Cause::of('leak', 'A leak', Commonness::Rare, 'Mend it.', 60)->shows('leak:wet', Grade::Always, 'it is seen')]);
+        Knowledge::of(
+            [Symptom::Soft],
+            [Check::of('leak', 'Lines', 'Look.', 'Dry', ['wet' => 'Wet'], 3)],
+            [Cause::of('leak', 'A leak', Commonness::Rare, 'Mend it.', 60)->shows(
+                'leak:wet',
+                Grade::Always,
+                'it is seen',
+            )],
+        );
     }
 
     public function test_a_link_to_what_nobody_asks_is_refused(): void
@@ -159,7 +207,15 @@ final class KnowledgeTest extends TestCase
         $this->expectException(LogicException::class);
         $this->expectExceptionMessage('mouse brings about oil:wrong, which nobody asks for.');
 
-        Knowledge::of([Symptom::Slips], [Check::play()], [Cause::of('mouse', 'A mouse', Commonness::Rare, 'A cat.', 5)->shows('oil:wrong', Grade::Always, 'it drank')]);
+        Knowledge::of(
+            [Symptom::Slips],
+            [Check::play()],
+            [Cause::of('mouse', 'A mouse', Commonness::Rare, 'A cat.', 5)->shows(
+                'oil:wrong',
+                Grade::Always,
+                'it drank',
+            )],
+        );
     }
 
     public function test_grades_are_numbers_in_order(): void
@@ -168,6 +224,9 @@ final class KnowledgeTest extends TestCase
         $sorted = $chances;
         rsort($sorted);
         self::assertSame($sorted, $chances);
-        self::assertSame([Grade::Sometimes, Grade::Never, Grade::Always], [Grade::Always->shifted(2), Grade::Rarely->shifted(2), Grade::Usually->shifted(-2)]);
+        self::assertSame(
+            [Grade::Sometimes, Grade::Never, Grade::Always],
+            [Grade::Always->shifted(2), Grade::Rarely->shifted(2), Grade::Usually->shifted(-2)],
+        );
     }
 }

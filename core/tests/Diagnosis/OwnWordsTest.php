@@ -17,54 +17,162 @@ final class OwnWordsTest extends TestCase
     /** @return iterable<string, array{FamilyKey, string, string}> */
     public static function said(): iterable
     {
-        yield 'When I give it gas in fourth the engine screams but the bike does not go faster' => [FamilyKey::ClutchLever, 'When I give it gas in fourth the engine screams but the bike does not go faster', 'slips'];
+        yield 'When I give it gas in fourth the engine screams but the bike does not go faster' => [
+            FamilyKey::ClutchLever,
+            'When I give it gas in fourth the engine screams but the bike does not go faster',
+            'slips',
+        ];
         yield 'Revs go up but no drive' => [FamilyKey::ClutchLever, 'Revs go up but no drive', 'slips'];
-        yield 'it jumps forward when I put it in first with the lever pulled' => [FamilyKey::ClutchLever, 'it jumps forward when I put it in first with the lever pulled', 'creeps_in'];
-        yield 'bike wants to move with clutch pulled in' => [FamilyKey::ClutchLever, 'bike wants to move with clutch pulled in', 'creeps_in'];
-        yield 'gears crunch, neutral is hard to find' => [FamilyKey::ClutchLever, 'gears crunch, neutral is hard to find', 'hard_to_shift'];
-        yield 'cannot find neutral at the lights' => [FamilyKey::ClutchLever, 'cannot find neutral at the lights', 'hard_to_shift'];
-        yield 'takes up right at the end of the lever' => [FamilyKey::ClutchLever, 'takes up right at the end of the lever', 'bites_late'];
-        yield 'engages as soon as I let go a little' => [FamilyKey::ClutchLever, 'engages as soon as I let go a little', 'bites_early'];
-        yield 'lever has no feel, pulls like there is only a little spring' => [FamilyKey::ClutchLever, 'lever has no feel, pulls like there is only a little spring', 'soft'];
-        yield 'lever is really stiff, my hand hurts' => [FamilyKey::ClutchLever, 'lever is really stiff, my hand hurts', 'heavy'];
-        yield 'free play is different hot and cold' => [FamilyKey::ClutchLever, 'free play is different hot and cold', 'play_changes'];
-        yield 'the barrel is screwed all the way out' => [FamilyKey::ClutchLever, 'the barrel is screwed all the way out', 'end_of_thread'];
-        yield 'adjuster at the lever is wobbly' => [FamilyKey::ClutchLever, 'adjuster at the lever is wobbly', 'wobbles'];
+        yield 'it jumps forward when I put it in first with the lever pulled' => [
+            FamilyKey::ClutchLever,
+            'it jumps forward when I put it in first with the lever pulled',
+            'creeps_in',
+        ];
+        yield 'bike wants to move with clutch pulled in' => [
+            FamilyKey::ClutchLever,
+            'bike wants to move with clutch pulled in',
+            'creeps_in',
+        ];
+        yield 'gears crunch, neutral is hard to find' => [
+            FamilyKey::ClutchLever,
+            'gears crunch, neutral is hard to find',
+            'hard_to_shift',
+        ];
+        yield 'cannot find neutral at the lights' => [
+            FamilyKey::ClutchLever,
+            'cannot find neutral at the lights',
+            'hard_to_shift',
+        ];
+        yield 'takes up right at the end of the lever' => [
+            FamilyKey::ClutchLever,
+            'takes up right at the end of the lever',
+            'bites_late',
+        ];
+        yield 'engages as soon as I let go a little' => [
+            FamilyKey::ClutchLever,
+            'engages as soon as I let go a little',
+            'bites_early',
+        ];
+        yield 'lever has no feel, pulls like there is only a little spring' => [
+            FamilyKey::ClutchLever,
+            'lever has no feel, pulls like there is only a little spring',
+            'soft',
+        ];
+        yield 'lever is really stiff, my hand hurts' => [
+            FamilyKey::ClutchLever,
+            'lever is really stiff, my hand hurts',
+            'heavy',
+        ];
+        yield 'free play is different hot and cold' => [
+            FamilyKey::ClutchLever,
+            'free play is different hot and cold',
+            'play_changes',
+        ];
+        yield 'the barrel is screwed all the way out' => [
+            FamilyKey::ClutchLever,
+            'the barrel is screwed all the way out',
+            'end_of_thread',
+        ];
+        yield 'adjuster at the lever is wobbly' => [
+            FamilyKey::ClutchLever,
+            'adjuster at the lever is wobbly',
+            'wobbles',
+        ];
         yield 'I adjust it every weekend' => [FamilyKey::ClutchLever, 'I adjust it every weekend', 'again_and_again'];
-        yield 'throttle stays open when I let go' => [FamilyKey::TwistGrip, 'throttle stays open when I let go', 'stays_open'];
+        yield 'throttle stays open when I let go' => [
+            FamilyKey::TwistGrip,
+            'throttle stays open when I let go',
+            'stays_open',
+        ];
         yield 'grip is sticky' => [FamilyKey::TwistGrip, 'grip is sticky', 'stays_open'];
-        yield 'engine races when bars are turned left' => [FamilyKey::TwistGrip, 'engine races when bars are turned left', 'idle_rises'];
-        yield 'revs go up when I turn the handlebars' => [FamilyKey::TwistGrip, 'revs go up when I turn the handlebars', 'idle_rises'];
+        yield 'engine races when bars are turned left' => [
+            FamilyKey::TwistGrip,
+            'engine races when bars are turned left',
+            'idle_rises',
+        ];
+        yield 'revs go up when I turn the handlebars' => [
+            FamilyKey::TwistGrip,
+            'revs go up when I turn the handlebars',
+            'idle_rises',
+        ];
         yield 'does not reach full throttle' => [FamilyKey::TwistGrip, 'does not reach full throttle', 'not_wide_open'];
-        yield 'lots of free play before anything happens' => [FamilyKey::TwistGrip, 'lots of free play before anything happens', 'dead_travel'];
+        yield 'lots of free play before anything happens' => [
+            FamilyKey::TwistGrip,
+            'lots of free play before anything happens',
+            'dead_travel',
+        ];
         yield 'jumpy on and off the gas' => [FamilyKey::TwistGrip, 'jumpy on and off the gas', 'jerky'];
         yield 'head keeps turning at idle' => [FamilyKey::TriggerThrottle, 'head keeps turning at idle', 'creeps_out'];
         yield 'line spins at idle' => [FamilyKey::TriggerThrottle, 'line spins at idle', 'creeps_out'];
         yield 'bogs, only half throttle' => [FamilyKey::TriggerThrottle, 'bogs, only half throttle', 'not_wide_open'];
-        yield 'cart lurches when I touch the pedal' => [FamilyKey::PedalThrottle, 'cart lurches when I touch the pedal', 'jerky'];
+        yield 'cart lurches when I touch the pedal' => [
+            FamilyKey::PedalThrottle,
+            'cart lurches when I touch the pedal',
+            'jerky',
+        ];
         yield 'cart tops out at 8 mph' => [FamilyKey::PedalThrottle, 'cart tops out at 8 mph', 'low_top_speed'];
-        yield 'have to push the pedal halfway before it moves' => [FamilyKey::PedalThrottle, 'have to push the pedal halfway before it moves', 'dead_travel'];
-        yield 'mower creeps with the handle let go' => [FamilyKey::SlidingDrive, 'mower creeps with the handle let go', 'creeps_out'];
+        yield 'have to push the pedal halfway before it moves' => [
+            FamilyKey::PedalThrottle,
+            'have to push the pedal halfway before it moves',
+            'dead_travel',
+        ];
+        yield 'mower creeps with the handle let go' => [
+            FamilyKey::SlidingDrive,
+            'mower creeps with the handle let go',
+            'creeps_out',
+        ];
         yield 'self propel is weak uphill' => [FamilyKey::SlidingDrive, 'self propel is weak uphill', 'weak'];
         yield 'will not pull itself on grass' => [FamilyKey::SlidingDrive, 'will not pull itself on grass', 'weak'];
         yield 'hard to pull backwards' => [FamilyKey::SlidingDrive, 'hard to pull backwards', 'hard_to_pull_back'];
         yield 'handle flops forward' => [FamilyKey::SlidingDrive, 'handle flops forward', 'no_spring_back'];
         yield 'slips in heavy soil' => [FamilyKey::EngageByPull, 'slips in heavy soil', 'slips'];
-        yield 'it goes on moving when I release the handle' => [FamilyKey::EngageByPull, 'it goes on moving when I release the handle', 'creeps_out'];
-        yield 'does not stop when I pull the clutch' => [FamilyKey::ReleaseByPull, 'does not stop when I pull the clutch', 'creeps_in'];
+        yield 'it goes on moving when I release the handle' => [
+            FamilyKey::EngageByPull,
+            'it goes on moving when I release the handle',
+            'creeps_out',
+        ];
+        yield 'does not stop when I pull the clutch' => [
+            FamilyKey::ReleaseByPull,
+            'does not stop when I pull the clutch',
+            'creeps_in',
+        ];
         yield 'smells burnt and slips' => [FamilyKey::ReleaseByPull, 'smells burnt and slips', 'slips'];
         yield 'starts only every third time' => [FamilyKey::Bail, 'starts only every third time', 'starts_sometimes'];
         yield 'won\'t start most days' => [FamilyKey::Bail, 'won\'t start most days', 'starts_sometimes'];
         yield 'cord is really hard to pull' => [FamilyKey::Bail, 'cord is really hard to pull', 'rope_hard'];
-        yield 'blade goes on for ages after letting go' => [FamilyKey::Bail, 'blade goes on for ages after letting go', 'runs_on'];
+        yield 'blade goes on for ages after letting go' => [
+            FamilyKey::Bail,
+            'blade goes on for ages after letting go',
+            'runs_on',
+        ];
         yield 'reverse one goes forward' => [FamilyKey::SpeedSelector, 'reverse one goes forward', 'wrong_direction'];
         yield 'in R1 it crawls forward' => [FamilyKey::SpeedSelector, 'in R1 it crawls forward', 'wrong_direction'];
-        yield 'lever hard to move between speeds' => [FamilyKey::SpeedSelector, 'lever hard to move between speeds', 'hard_to_shift'];
+        yield 'lever hard to move between speeds' => [
+            FamilyKey::SpeedSelector,
+            'lever hard to move between speeds',
+            'hard_to_shift',
+        ];
         yield 'slow in every gear' => [FamilyKey::SpeedSelector, 'slow in every gear', 'weak'];
-        yield 'will not lock in park, rolls away' => [FamilyKey::ModeCables, 'will not lock in park, rolls away', 'does_not_hold'];
-        yield 'big bang when it comes out of turf' => [FamilyKey::ModeCables, 'big bang when it comes out of turf', 'bangs_on_unlocking'];
-        yield 'dash says two wheel but it is in turf' => [FamilyKey::ModeCables, 'dash says two wheel but it is in turf', 'dash_disagrees'];
-        yield 'only one wheel locks in park' => [FamilyKey::ModeCables, 'only one wheel locks in park', 'does_not_hold'];
+        yield 'will not lock in park, rolls away' => [
+            FamilyKey::ModeCables,
+            'will not lock in park, rolls away',
+            'does_not_hold',
+        ];
+        yield 'big bang when it comes out of turf' => [
+            FamilyKey::ModeCables,
+            'big bang when it comes out of turf',
+            'bangs_on_unlocking',
+        ];
+        yield 'dash says two wheel but it is in turf' => [
+            FamilyKey::ModeCables,
+            'dash says two wheel but it is in turf',
+            'dash_disagrees',
+        ];
+        yield 'only one wheel locks in park' => [
+            FamilyKey::ModeCables,
+            'only one wheel locks in park',
+            'does_not_hold',
+        ];
         yield 'auger turns by itself' => [FamilyKey::HookControl, 'auger turns by itself', 'creeps_out'];
         yield 'auger stops in heavy snow' => [FamilyKey::HookControl, 'auger stops in heavy snow', 'weak'];
         yield 'drive handle stays down' => [FamilyKey::HookControl, 'drive handle stays down', 'no_spring_back'];
@@ -81,7 +189,10 @@ final class OwnWordsTest extends TestCase
     #[DataProvider('said')]
     public function test_it_is_understood(FamilyKey $family, string $words, string $means): void
     {
-        $understood = array_map(static fn (Symptom $one): string => $one->value, OwnWords::understood($words, Causes::of($family)->symptoms));
+        $understood = array_map(
+            static fn (Symptom $one): string => $one->value,
+            OwnWords::understood($words, Causes::of($family)->symptoms),
+        );
 
         self::assertContains($means, $understood);
         self::assertLessThanOrEqual(2, count($understood), 'little else is read into it');
@@ -91,7 +202,11 @@ final class OwnWordsTest extends TestCase
     {
         foreach (FamilyKey::cases() as $family) {
             foreach (['', 'It is blue.', 'Please look at it before Friday', '((((\\', 'service'] as $words) {
-                self::assertSame([], OwnWords::understood($words, Causes::of($family)->symptoms), "{$family->value}: {$words}");
+                self::assertSame(
+                    [],
+                    OwnWords::understood($words, Causes::of($family)->symptoms),
+                    "{$family->value}: {$words}",
+                );
             }
         }
     }

@@ -26,11 +26,16 @@ final class StoryEvidenceTest extends TestCase
 {
     private const STEADY = [[2000, null, 15.3], [3100, 11.3, 15.3], [4200, 11.4, 15.2], [5250, 11.4, 15.3]];
 
-    /** @return iterable<string, array{list<array{int, float|null, float}>, string|null}> use, found, left; what it says */
+    /**
+     * @return iterable<string, array{list<array{int, float|null, float}>, string|null}> use, found, left; what it says
+     */
     public static function stories(): iterable
     {
         yield 'plates wear' => [self::STEADY, 'shrinks'];
-        yield 'a cable grows' => [[[2000, null, 12.0], [3000, 15.1, 12.0], [4000, 15.0, 12.0], [5000, 15.2, 12.0]], 'grows'];
+        yield 'a cable grows' => [
+            [[2000, null, 12.0], [3000, 15.1, 12.0], [4000, 15.0, 12.0], [5000, 15.2, 12.0]],
+            'grows',
+        ];
         yield 'no steady wear' => [[[2000, null, 15.0], [3000, 15.3, 15.0], [4000, 14.8, 15.0]], Check::RIGHT];
         yield 'a jump' => [[...self::STEADY, [6400, 25.3, 15.4]], 'jumped'];
         yield 'too short to say' => [array_slice(self::STEADY, 0, 2), null];
@@ -50,10 +55,17 @@ final class StoryEvidenceTest extends TestCase
     {
         $knowledge = Causes::of(FamilyKey::ClutchLever);
         $evidence = Evidence::none()->answered('slips', Evidence::YES)->answered('play', Check::RIGHT);
-        $diagnosis = Diagnosis::of($knowledge, Weights::ofTheTrade(), StoryEvidence::into($evidence, $knowledge->checks['story'], self::story(self::STEADY)));
+        $diagnosis = Diagnosis::of(
+            $knowledge,
+            Weights::ofTheTrade(),
+            StoryEvidence::into($evidence, $knowledge->checks['story'], self::story(self::STEADY)),
+        );
 
         self::assertSame('worn_plates', $diagnosis->causes[0]->cause->key);
-        self::assertContains('Its wear story: its play shrinks from job to job: a pack that wears takes the play away from job to job.', $diagnosis->causes[0]->for);
+        self::assertContains(
+            'Its wear story: its play shrinks from job to job: a pack that wears takes the play away from job to job.',
+            $diagnosis->causes[0]->for,
+        );
     }
 
     public function test_nobody_is_asked_for_it(): void
@@ -61,7 +73,14 @@ final class StoryEvidenceTest extends TestCase
         foreach (FamilyKey::cases() as $family) {
             $knowledge = Causes::of($family);
             foreach ($knowledge->symptoms as $symptom) {
-                self::assertNotSame('story', Diagnosis::of($knowledge, Weights::ofTheTrade(), Evidence::none()->answered($symptom->value, Evidence::YES))->next->key);
+                self::assertNotSame(
+                    'story',
+                    Diagnosis::of(
+                        $knowledge,
+                        Weights::ofTheTrade(),
+                        Evidence::none()->answered($symptom->value, Evidence::YES),
+                    )->next->key,
+                );
             }
         }
     }
@@ -69,7 +88,17 @@ final class StoryEvidenceTest extends TestCase
     /** @param  list<array{int, float|null, float}>  $looks */
     private static function story(array $looks): WearStory
     {
-        $records = array_map(static fn (array $look): JobRecord => new JobRecord((float) $look[0], '2026-01-01', ReadingPoint::LeverTip, EngineHeat::Cold, $look[1] === null ? null : new Play($look[1], 0.25), new Play($look[2], 0.25)), $looks);
+        $records = array_map(
+            static fn (array $look): JobRecord => new JobRecord(
+                (float) $look[0],
+                '2026-01-01',
+                ReadingPoint::LeverTip,
+                EngineHeat::Cold,
+                $look[1] === null ? null : new Play($look[1], 0.25),
+                new Play($look[2], 0.25),
+            ),
+            $looks,
+        );
 
         return WearStory::of($records, SpecBand::between(10, 20), Families::of(FamilyKey::ClutchLever), 3.5);
     }

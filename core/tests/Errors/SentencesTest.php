@@ -33,7 +33,10 @@ final class SentencesTest extends TestCase
     /** @return iterable<string, array{string}> */
     public static function wrongLines(): iterable
     {
-        foreach (['12,,5', '3/0 in', 'abc', '', '-3', '+4.20', '+99t', '+3c', '4 furlong', 'v', 'n', 'tag', 'yes', 'aim high', 'thread x', 'cold lifted', '+0t', 'done', '999', '1/2/3', str_repeat('9', 700)] as $line) {
+        foreach ([
+            '12,,5', '3/0 in', 'abc', '', '-3', '+4.20', '+99t', '+3c', '4 furlong', 'v', 'n', 'tag', 'yes', 'aim high',
+            'thread x', 'cold lifted', '+0t', 'done', '999', '1/2/3', str_repeat('9', 700),
+        ] as $line) {
             yield mb_substr($line, 0, 20) === '' ? 'nothing' : mb_substr($line, 0, 20) => [$line];
         }
     }
@@ -41,7 +44,9 @@ final class SentencesTest extends TestCase
     #[DataProvider('wrongLines')]
     public function test_every_refusal_is_a_sentence_that_says_what_to_do(string $line): void
     {
-        $sentence = TestJob::clutch()->ready()->refusal(static fn (TestJob $job): TestJob => $job->line($line, 'in_band'));
+        $sentence = TestJob::clutch()
+            ->ready()
+            ->refusal(static fn (TestJob $job): TestJob => $job->line($line, 'in_band'));
         self::assertMatchesRegularExpression('/^[A-Z“+\-]/u', $sentence);
         self::assertStringEndsWith('.', $sentence);
         self::assertLessThan(260, mb_strlen($sentence));

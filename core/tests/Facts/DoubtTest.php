@@ -19,22 +19,36 @@ final class DoubtTest extends TestCase
     /** @return iterable<string, array{list<float>, string|null}> */
     public static function together(): iterable
     {
-        yield 'two that differ by ten times what a hand does' => [[4.4, 0.4], '4.4 and 0.4 do not go together: misread?'];
+        yield 'two that differ by ten times what a hand does' => [
+            [4.4, 0.4],
+            '4.4 and 0.4 do not go together: misread?',
+        ];
         yield 'two far apart about the middle of a band' => [[1.0, 7.0], '1 and 7 do not go together: misread?'];
         yield 'one of three far off' => [[15.0, 15.5, 25.0], '25 does not go with the others: misread?'];
         yield 'the first of three far off' => [[25.0, 15.0, 15.5], '25 does not go with the others: misread?'];
-        yield 'ten times the others' => [[15.0, 15.5, 152.0], '152 is more than this control can move at the lever tip, 132.0 mm by its distances: misread?'];
-        yield 'a tenth of the others' => [[15.0, 15.5, 1.5], '1.5 does not go with the others: a slipped decimal point?'];
+        yield 'ten times the others' => [
+            [15.0, 15.5, 152.0],
+            '152 is more than this control can move at the lever tip, 132.0 mm by its distances: misread?',
+        ];
+        yield 'a tenth of the others' => [
+            [15.0, 15.5, 1.5],
+            '1.5 does not go with the others: a slipped decimal point?',
+        ];
         yield 'two and two' => [[15.0, 15.0, 25.0, 25.0], '15, 15, 25 and 25 do not go together: misread?'];
         yield 'as a hand repeats' => [[15.0, 15.5, 14.5], null];
-        yield 'a tip cannot travel further than it is from its pivot' => [[140.0], '140 is more than this control can move at the lever tip, 132.0 mm by its distances: misread?'];
+        yield 'a tip cannot travel further than it is from its pivot' => [
+            [140.0],
+            '140 is more than this control can move at the lever tip, 132.0 mm by its distances: misread?',
+        ];
         yield 'outnumbered, it is left out without a question' => [[15.0, 15.5, 15.0, 25.0], null];
     }
 
     /** @param  list<float>  $values */
     #[DataProvider('together')]
-    public function test_readings_that_do_not_go_together_are_never_averaged_in_silence(array $values, ?string $question): void
-    {
+    public function test_readings_that_do_not_go_together_are_never_averaged_in_silence(
+        array $values,
+        ?string $question,
+    ): void {
         $state = TestJob::clutch()->ready()->read(...$values)->state;
         self::assertSame($question, $state->judgement->nowGroup?->doubt?->question);
         if ($question !== null) {
@@ -48,10 +62,16 @@ final class DoubtTest extends TestCase
     /** Its engine hot or cold: where that moves no play, another reading of the same play is the same play. */
     public function test_what_does_not_go_together_is_asked_about_across_a_state_that_changes_nothing(): void
     {
-        $as = static fn (TestJob $job, string $engine): TestJob => $job->entry('condition', ['engine' => $engine, 'wheels' => 'on_ground']);
+        $as = static fn (TestJob $job, string $engine): TestJob => $job->entry(
+            'condition',
+            ['engine' => $engine, 'wheels' => 'on_ground'],
+        );
         $job = $as(TestJob::throttle()->toReading(), 'hot')->readIn(Pose::Left, 9.0);
         $as($job, 'cold')->readIn(Pose::Left, 4.0);
-        $open = array_map(static fn (StageItem $item): string => $item->key, array_merge(...array_values($job->state->progress->items)));
+        $open = array_map(
+            static fn (StageItem $item): string => $item->key,
+            array_merge(...array_values($job->state->progress->items)),
+        );
         self::assertContains('doubt:'.$job->last(), $open, 'a grip plays hot as it plays cold');
         $warm = $as(TestJob::clutch()->toReading(), 'hot')->read(25, 25);
         $as($warm, 'cold')->read(15, 15);
@@ -84,7 +104,11 @@ final class DoubtTest extends TestCase
     {
         $job = TestJob::clutch()->ready()->read(11, 19)->line('right');
         self::assertNull($job->state->judgement->nowGroup?->doubt);
-        self::assertSame(VerdictKind::CantTell, $job->state->judgement->now->kind, 'eight millimetres apart, nothing is sure');
+        self::assertSame(
+            VerdictKind::CantTell,
+            $job->state->judgement->now->kind,
+            'eight millimetres apart, nothing is sure',
+        );
     }
 
     public function test_read_again_the_odd_one_is_left_out_once_three_others_agree(): void
@@ -96,7 +120,12 @@ final class DoubtTest extends TestCase
         self::assertEqualsWithDelta(45.5 / 3, $group?->found->mean, 1e-9);
         self::assertSame(VerdictKind::Inside, $job->state->judgement->now->kind);
         $job->entry('upheld', ['reading' => $group?->leftOut[0]->stamp->id]);
-        self::assertEqualsWithDelta(70.5 / 4, $job->state->judgement->nowGroup?->found->mean, 1e-9, 'and comes in again if it is right');
+        self::assertEqualsWithDelta(
+            70.5 / 4,
+            $job->state->judgement->nowGroup?->found->mean,
+            1e-9,
+            'and comes in again if it is right',
+        );
     }
 
     public function test_a_jump_with_no_move_between_is_challenged(): void
@@ -104,7 +133,10 @@ final class DoubtTest extends TestCase
         $job = TestJob::clutch()->ready()->read(15, 15.5, 15);
         $job->instrument = 'caliper';
         $job->read(19);
-        self::assertStringContainsString('Read 15.2 mm before and 19.0 mm now, and nothing was moved in between', $job->state->judgement->nowGroup->doubt->question ?? '');
+        self::assertStringContainsString(
+            'Read 15.2 mm before and 19.0 mm now, and nothing was moved in between',
+            $job->state->judgement->nowGroup->doubt->question ?? '',
+        );
         $job->line('right');
         self::assertNull($job->state->judgement->nowGroup?->doubt);
     }
@@ -121,20 +153,43 @@ final class DoubtTest extends TestCase
     public function test_only_what_was_asked_about_is_stood_by(): void
     {
         $job = TestJob::clutch()->ready()->read(15, 15.5);
-        self::assertSame('Nothing is asked about that reading: it goes with the others.', $job->refusal(static fn (TestJob $one) => $one->entry('upheld', ['reading' => $one->last()])));
+        self::assertSame(
+            'Nothing is asked about that reading: it goes with the others.',
+            $job->refusal(static fn (TestJob $one) => $one->entry('upheld', ['reading' => $one->last()])),
+        );
     }
 
     public function test_what_the_instrument_cannot_tell_may_be_left_and_proved(): void
     {
-        $job = TestJob::clutch(['aim' => ['point' => 'perch_gap', 'low_mm' => 2, 'high_mm' => 3]], ['hand' => ['kind' => 'lever', 'name' => 'Lever', 'pivot_to_wire_mm' => 38, 'pivot_to_point_mm' => ['perch_gap' => 31], 'knowledge' => 'measured']] + TestJob::clutchRun(),
-            ['shelf' => [['id' => 'rule', 'name' => 'Steel rule', 'kind' => 'steel_rule', 'resolution_mm' => 0.5, 'reach_mm' => 300]]] + TestJob::standing());
+        $job = TestJob::clutch(
+            ['aim' => ['point' => 'perch_gap', 'low_mm' => 2, 'high_mm' => 3]],
+            ['hand' => [
+                'kind' => 'lever',
+                'name' => 'Lever',
+                'pivot_to_wire_mm' => 38,
+                'pivot_to_point_mm' => ['perch_gap' => 31],
+                'knowledge' => 'measured',
+            ]]
+                + TestJob::clutchRun(),
+            ['shelf' => [[
+                'id' => 'rule',
+                'name' => 'Steel rule',
+                'kind' => 'steel_rule',
+                'resolution_mm' => 0.5,
+                'reach_mm' => 300,
+            ]]]
+                + TestJob::standing(),
+        );
         $job->ready()->read(2.5, 2.0, 2.5);
         self::assertSame(VerdictKind::CantTell, $job->state->judgement->now->kind);
         self::assertSame('in_band', self::asked($job));
         $job->line('leave');
         self::assertNotSame('in_band', self::asked($job), 'the job goes on');
         self::assertSame(PlanKind::Prove, $job->state->next()->kind);
-        self::assertStringStartsWith("Left as it reads: Can't tell", $job->state->progress->item('in_band')->said ?? '');
+        self::assertStringStartsWith(
+            "Left as it reads: Can't tell",
+            $job->state->progress->item('in_band')->said ?? '',
+        );
         $job->line('+1f', 'in_band');
         self::assertSame([], $job->state->facts->chosen->enough, 'until the next move');
     }
@@ -142,14 +197,23 @@ final class DoubtTest extends TestCase
     public function test_what_is_inside_or_surely_outside_is_not_left_as_it_reads(): void
     {
         $leave = static fn (TestJob $one) => $one->entry('enough', ['point' => 'lever_tip', 'pose' => 'straight']);
-        self::assertSame('It is inside the band already.', TestJob::clutch()->ready()->read(15, 15, 15)->refusal($leave));
-        self::assertStringStartsWith('Outside: too loose by 5.0.', TestJob::clutch()->ready()->read(25, 25, 25)->refusal($leave));
+        self::assertSame(
+            'It is inside the band already.',
+            TestJob::clutch()->ready()->read(15, 15, 15)->refusal($leave),
+        );
+        self::assertStringStartsWith(
+            'Outside: too loose by 5.0.',
+            TestJob::clutch()->ready()->read(25, 25, 25)->refusal($leave),
+        );
     }
 
     public function test_play_needs_its_chance_and_not_a_reading_above_zero(): void
     {
         $job = TestJob::throttle(['aim' => ['low_mm' => 0.2, 'high_mm' => 6]])->ready()->read(0.5);
-        $gate = array_values(array_filter($job->state->judgement->gates, static fn ($one): bool => $one->gate->key->value === 'not_taut'))[0];
+        $gate = array_values(array_filter(
+            $job->state->judgement->gates,
+            static fn ($one): bool => $one->gate->key->value === 'not_taut',
+        ))[0];
         self::assertSame('unknown', $gate->status->value);
         self::assertStringContainsString('Not sure that there is any play at all: bars straight', $gate->sentence);
     }
@@ -164,7 +228,10 @@ final class DoubtTest extends TestCase
         self::assertSame('Cannot be seen', $job->state->progress->item('thread:perch')?->said);
         self::assertStringStartsWith('reading', (string) $job->state->progress->asks()?->key, 'it blocks no reading');
         $job->read(25.5, 25, 25.5)->line('+1t', 'in_band')->line('stop');
-        self::assertSame($job->state->run->adjuster('perch')?->travel()->to->count, $job->state->facts->adjusters->positions['perch']?->count);
+        self::assertSame(
+            $job->state->run->adjuster('perch')?->travel()->to->count,
+            $job->state->facts->adjusters->positions['perch']?->count,
+        );
     }
 
     private static function lastRow(TestJob $job): string

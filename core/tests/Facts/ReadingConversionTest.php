@@ -28,9 +28,22 @@ final class ReadingConversionTest extends TestCase
         $plain = TestJob::clutch()->ready()->read(3.5, 3.5, 3.5)->state->judgement->nowGroup?->found;
         self::assertNotNull($plain);
         $factor = 132 / 31;
-        self::assertEqualsWithDelta(hypot($factor * $plain->standard(), 3.5 * $factor * hypot(0.1, 0.1)), $found->standard(), 1e-9);
-        self::assertEqualsWithDelta($factor * $plain->standardOfDifference(), $found->standardOfDifference(), 1e-9, 'what all converted readings share cancels in a difference');
-        self::assertLessThan(0.99, $job->state->judgement->now->chanceInside, 'as well in the middle as can be, and still not certain');
+        self::assertEqualsWithDelta(
+            hypot($factor * $plain->standard(), 3.5 * $factor * hypot(0.1, 0.1)),
+            $found->standard(),
+            1e-9,
+        );
+        self::assertEqualsWithDelta(
+            $factor * $plain->standardOfDifference(),
+            $found->standardOfDifference(),
+            1e-9,
+            'what all converted readings share cancels in a difference',
+        );
+        self::assertLessThan(
+            0.99,
+            $job->state->judgement->now->chanceInside,
+            'as well in the middle as can be, and still not certain',
+        );
     }
 
     public function test_two_points_read_in_one_state_give_their_ratio(): void
@@ -57,13 +70,19 @@ final class ReadingConversionTest extends TestCase
         $run = ['hand' => ['kind' => 'lever', 'name' => 'Clutch lever']] + TestJob::clutchRun();
         $job = self::read(TestJob::clutch(run: $run)->ready(), 'ferrule_gap', 4, 4, 4);
         self::assertSame('not_judged', $job->state->judgement->now->kind->value);
-        self::assertStringContainsString('read at the ferrule gap; the figure is for the lever tip', $job->state->judgement->now->sentence);
+        self::assertStringContainsString(
+            'read at the ferrule gap; the figure is for the lever tip',
+            $job->state->judgement->now->sentence,
+        );
     }
 
     private static function read(TestJob $job, string $point, float ...$values): TestJob
     {
         foreach ($values as $mm) {
-            $job->entry('reading', ['mm' => $mm, 'entered' => (string) $mm, 'point' => $point, 'engine' => 'cold', 'instrument' => 'rule']);
+            $job->entry(
+                'reading',
+                ['mm' => $mm, 'entered' => (string) $mm, 'point' => $point, 'engine' => 'cold', 'instrument' => 'rule'],
+            );
         }
 
         return $job;

@@ -18,12 +18,28 @@ final class ReplayTest extends TestCase
 {
     public function test_a_pose_that_is_come_back_to_goes_on_with_its_readings(): void
     {
-        $job = TestJob::throttle()->ready()->read(4.0)->readIn(Pose::Left, 3.5)->readIn(Pose::Right, 4.5)->readIn(Pose::Straight, 4.5)->readIn(Pose::Left, 4.0);
+        $job = TestJob::throttle()
+            ->ready()
+            ->read(4.0)
+            ->readIn(Pose::Left, 3.5)
+            ->readIn(Pose::Right, 4.5)
+            ->readIn(Pose::Straight, 4.5)
+            ->readIn(Pose::Left, 4.0);
         $groups = $job->state->judgement->poseGroups;
-        self::assertSame([[4.0, 4.5], [3.5, 4.0], [4.5]], array_map(static fn (string $pose): array => array_column($groups[$pose]->readings, 'mm'), ['straight', 'left', 'right']));
+        self::assertSame(
+            [[4.0, 4.5], [3.5, 4.0], [4.5]],
+            array_map(
+                static fn (string $pose): array => array_column($groups[$pose]->readings, 'mm'),
+                ['straight', 'left', 'right'],
+            ),
+        );
         self::assertSame(2, $job->state->judgement->foundGroup?->found->count);
         self::assertCount(3, $job->state->facts->readings->groups);
-        self::assertSame('left', $job->state->facts->readings->groups[2]->first()->pose->value, 'the one that was read last comes last');
+        self::assertSame(
+            'left',
+            $job->state->facts->readings->groups[2]->first()->pose->value,
+            'the one that was read last comes last',
+        );
     }
 
     public function test_but_not_where_it_jumped_or_something_was_turned_or_another_instrument_was_taken(): void
@@ -38,7 +54,10 @@ final class ReplayTest extends TestCase
 
         $other = $read();
         $other->instrument = 'caliper';
-        self::assertSame([4.05], array_column($other->readIn(Pose::Straight, 4.05)->state->judgement->nowGroup->readings ?? [], 'mm'));
+        self::assertSame(
+            [4.05],
+            array_column($other->readIn(Pose::Straight, 4.05)->state->judgement->nowGroup->readings ?? [], 'mm'),
+        );
     }
 
     public function test_consecutive_readings_alike_are_one_group(): void
@@ -67,13 +86,19 @@ final class ReplayTest extends TestCase
         $job->line('+1f');
         self::assertTrue($job->state->judgement->now->is(VerdictKind::Unread));
         $job->read(14.5)->entry('confirmed', ['key' => 'locked', 'adjuster' => 'perch']);
-        self::assertSame('Locked: read it again, for locking turns the adjuster', $job->state->judgement->now->sentence);
+        self::assertSame(
+            'Locked: read it again, for locking turns the adjuster',
+            $job->state->judgement->now->sentence,
+        );
     }
 
     public function test_positions_follow_the_moves_and_home_stays(): void
     {
         $job = TestJob::clutch()->ready()->line('+1t2f', 'in_band')->line('-3f', 'in_band');
-        self::assertSame(Steps::of(2)->count + Steps::fromFlats(5)->count, $job->state->facts->adjusters->positions['perch']?->count);
+        self::assertSame(
+            Steps::of(2)->count + Steps::fromFlats(5)->count,
+            $job->state->facts->adjusters->positions['perch']?->count,
+        );
         self::assertSame(Steps::fromFlats(-5)->count, $job->state->wayHome()['perch']?->count);
     }
 
@@ -83,7 +108,11 @@ final class ReplayTest extends TestCase
         $job->entry('thread', ['adjuster' => 'perch', 'showing_mm' => 3.125]);
         self::assertSame(Steps::exactly(2.5)->count, $job->state->facts->adjusters->home['perch']?->count);
         $job->line('+1t', 'in_band')->entry('thread', ['adjuster' => 'perch', 'showing_mm' => 4.0]);
-        self::assertSame(Steps::exactly(2.5)->count, $job->state->facts->adjusters->home['perch']->count, 'a later one only corrects where it stands');
+        self::assertSame(
+            Steps::exactly(2.5)->count,
+            $job->state->facts->adjusters->home['perch']->count,
+            'a later one only corrects where it stands',
+        );
         self::assertSame(Steps::exactly(3.2)->count, $job->state->facts->adjusters->positions['perch']?->count);
     }
 
@@ -112,7 +141,15 @@ final class ReplayTest extends TestCase
         $move = $job->last();
         $job->read(29.5, 29.5, 30);
         self::assertCount(1, $job->state->beliefs()->surprises, 'a turn out cannot have done that');
-        $job->entry('amend', ['entry' => $move, 'kind' => 'move', 'body' => ['adjuster' => 'perch', 'turns' => -1], 'reason' => 'it was in']);
+        $job->entry(
+            'amend',
+            [
+                'entry' => $move,
+                'kind' => 'move',
+                'body' => ['adjuster' => 'perch', 'turns' => -1],
+                'reason' => 'it was in',
+            ],
+        );
         self::assertSame([], $job->state->beliefs()->surprises);
         self::assertSame(Steps::of(1)->count, $job->state->facts->adjusters->positions['perch']?->count);
     }
@@ -121,7 +158,11 @@ final class ReplayTest extends TestCase
     {
         $job = self::longJob(8);
         $entries = $job->state->log->entries;
-        $state = Bench::replay($job->state->spec, $job->state->run, $job->state->log->prefix(max(1, intdiv(count($entries), 2))));
+        $state = Bench::replay(
+            $job->state->spec,
+            $job->state->run,
+            $job->state->log->prefix(max(1, intdiv(count($entries), 2))),
+        );
         foreach (array_slice($entries, max(1, intdiv(count($entries), 2))) as $entry) {
             $state = Bench::accept($state, $entry);
         }
@@ -142,9 +183,17 @@ final class ReplayTest extends TestCase
         self::assertNotNull($band);
         self::assertGreaterThan(3.0, $band->low, 'left is 1 mm tighter, so straight must keep 1 mm more');
         self::assertEqualsWithDelta(6.0, $band->high, 0.51, 'right was not read: it is allowed half a millimetre');
-        self::assertSame(VerdictKind::Inside, $job->state->judgement->poses['left']->kind, 'and each pose is judged by its own reading');
+        self::assertSame(
+            VerdictKind::Inside,
+            $job->state->judgement->poses['left']->kind,
+            'and each pose is judged by its own reading',
+        );
         $job->line('-1f', 'in_band')->read(2.2, 2.2, 2.2);
-        self::assertSame(VerdictKind::TooTight, $job->state->judgement->now->kind, 'left, 1 mm tighter, is foreseen until it is read again');
+        self::assertSame(
+            VerdictKind::TooTight,
+            $job->state->judgement->now->kind,
+            'left, 1 mm tighter, is foreseen until it is read again',
+        );
     }
 
     public function test_what_was_found_is_not_judged_by_a_pose_tried_later(): void

@@ -30,61 +30,136 @@ final class CautionsTest extends TestCase
 {
     private const BLADES = ['bail', 'sliding_drive'];
 
-    private const ROTATING = ['engage_by_pull', 'release_by_pull', 'hook_control', 'speed_selector', 'brake_pull', 'other_control'];
+    private const ROTATING = [
+        'engage_by_pull',
+        'release_by_pull',
+        'hook_control',
+        'speed_selector',
+        'brake_pull',
+        'other_control',
+    ];
 
     /** @return iterable<string, array{FamilyKey, JobStage, string}> */
     public static function cautions(): iterable
     {
         foreach (FamilyKey::cases() as $family) {
-            yield "{$family->value}: engine off, key out or spark lead off" => [$family, JobStage::MakeSafe, $family === FamilyKey::PedalThrottle ? 'Key out' : 'Engine off'];
+            yield "{$family->value}: engine off, key out or spark lead off" => [
+                $family,
+                JobStage::MakeSafe,
+                $family === FamilyKey::PedalThrottle ? 'Key out' : 'Engine off',
+            ];
             yield "{$family->value}: the manual and local law win" => [$family, JobStage::MakeSafe, 'local law win'];
             yield "{$family->value}: running tests outdoors" => [$family, JobStage::Prove, 'carbon monoxide'];
-            yield "{$family->value}: a qualified technician when in doubt" => [$family, JobStage::Close, 'qualified technician'];
-            yield "{$family->value}: what was moved aside is restored" => [$family, JobStage::Close, 'moved aside is back'];
+            yield "{$family->value}: a qualified technician when in doubt" => [
+                $family,
+                JobStage::Close,
+                'qualified technician',
+            ];
+            yield "{$family->value}: what was moved aside is restored" => [
+                $family,
+                JobStage::Close,
+                'moved aside is back',
+            ];
         }
         foreach (self::of([...self::ROTATING, 'pedal_throttle', 'automatic_clutch', 'mode_cables']) as $family) {
-            yield "{$family->value}: on rated stands, not on a jack alone" => [$family, JobStage::MakeSafe, 'never on a jack alone'];
+            yield "{$family->value}: on rated stands, not on a jack alone" => [
+                $family,
+                JobStage::MakeSafe,
+                'never on a jack alone',
+            ];
         }
         foreach (self::of(['pedal_throttle', 'mode_cables', 'other_control']) as $family) {
             yield "{$family->value}: a raised bed is propped" => [$family, JobStage::MakeSafe, 'raised bed is propped'];
         }
         foreach (self::of([...self::ROTATING, 'sliding_drive']) as $family) {
-            yield "{$family->value}: never measure what runs" => [$family, JobStage::MakeSafe, 'Never measure a running belt'];
+            yield "{$family->value}: never measure what runs" => [
+                $family,
+                JobStage::MakeSafe,
+                'Never measure a running belt',
+            ];
         }
         foreach (self::of([...self::BLADES, ...self::ROTATING]) as $family) {
             yield "{$family->value}: areas clear" => [$family, JobStage::MakeSafe, 'clear'];
         }
-        foreach (self::of([...self::BLADES, 'hook_control', 'speed_selector', 'other_control', 'brake_pull']) as $family) {
-            yield "{$family->value}: fuel off before it is laid on its side" => [$family, JobStage::MakeSafe, 'Fuel tap shut'];
+        foreach (self::of([
+            ...self::BLADES,
+            'hook_control',
+            'speed_selector',
+            'other_control',
+            'brake_pull',
+        ]) as $family) {
+            yield "{$family->value}: fuel off before it is laid on its side" => [
+                $family,
+                JobStage::MakeSafe,
+                'Fuel tap shut',
+            ];
         }
-        foreach (self::of(['clutch_lever', 'sliding_drive', 'hook_control', 'speed_selector', 'other_control', 'brake_pull', 'engage_by_pull']) as $family) {
+        foreach (self::of([
+            'clutch_lever', 'sliding_drive', 'hook_control', 'speed_selector', 'other_control', 'brake_pull',
+            'engage_by_pull',
+        ]) as $family) {
             yield "{$family->value}: springs, eyes and fingers" => [$family, JobStage::LookOver, 'eyes and fingers'];
         }
-        foreach (self::of(['clutch_lever', 'automatic_clutch', 'twist_grip', 'trigger_throttle', 'pedal_throttle']) as $family) {
+        foreach (self::of([
+            'clutch_lever',
+            'automatic_clutch',
+            'twist_grip',
+            'trigger_throttle',
+            'pedal_throttle',
+        ]) as $family) {
             yield "{$family->value}: hot exhaust" => [$family, JobStage::MakeSafe, 'Hot exhaust'];
         }
-        foreach (self::of(['clutch_lever', 'automatic_clutch', 'hydraulic_clutch', 'twist_grip', 'pedal_throttle', 'sliding_drive', 'engage_by_pull', 'release_by_pull', 'speed_selector', 'hook_control', 'brake_pull', 'other_control']) as $family) {
+        foreach (self::of([
+            'clutch_lever', 'automatic_clutch', 'hydraulic_clutch', 'twist_grip', 'pedal_throttle', 'sliding_drive',
+            'engage_by_pull', 'release_by_pull', 'speed_selector', 'hook_control', 'brake_pull', 'other_control',
+        ]) as $family) {
             yield "{$family->value}: nobody in front" => [$family, JobStage::Prove, 'obody in front'];
         }
         foreach (self::of(['engage_by_pull', 'release_by_pull']) as $family) {
-            yield "{$family->value}: start in neutral, operator in place" => [$family, JobStage::Prove, 'Start in neutral, operator in place'];
+            yield "{$family->value}: start in neutral, operator in place" => [
+                $family,
+                JobStage::Prove,
+                'Start in neutral, operator in place',
+            ];
         }
         foreach (self::of(['clutch_lever', 'automatic_clutch', 'hydraulic_clutch']) as $family) {
-            yield "{$family->value}: test ride by a licensed rider in gear, away from traffic" => [$family, JobStage::Prove, 'licensed rider in gear, away from traffic'];
+            yield "{$family->value}: test ride by a licensed rider in gear, away from traffic" => [
+                $family,
+                JobStage::Prove,
+                'licensed rider in gear, away from traffic',
+            ];
         }
-        foreach (self::of(['clutch_lever', 'twist_grip', 'trigger_throttle', 'engage_by_pull', 'hook_control', 'brake_pull', 'other_control', 'pedal_throttle']) as $family) {
+        foreach (self::of([
+            'clutch_lever', 'twist_grip', 'trigger_throttle', 'engage_by_pull', 'hook_control', 'brake_pull',
+            'other_control', 'pedal_throttle',
+        ]) as $family) {
             yield "{$family->value}: a stiff adjuster twists the wire off" => [$family, JobStage::Set, 'old the wire'];
         }
         yield 'bail: never look under a deck' => [FamilyKey::Bail, JobStage::Prove, 'Never look under the deck'];
-        yield 'pedal: governed speed is not raised past the limit' => [FamilyKey::PedalThrottle, JobStage::Set, 'never past the maker\'s limit'];
+        yield 'pedal: governed speed is not raised past the limit' => [
+            FamilyKey::PedalThrottle,
+            JobStage::Set,
+            'never past the maker\'s limit',
+        ];
         yield 'throttle: never push the grip back past rest' => [FamilyKey::TwistGrip, JobStage::AsFound, 'past rest'];
-        yield 'throttle: boots stay off until it passed' => [FamilyKey::TwistGrip, JobStage::Prove, 'stay off until every pose has passed'];
-        yield 'tied-down brake: pumped and tried' => [FamilyKey::BrakePull, JobStage::Prove, 'brake pumped before it moves'];
+        yield 'throttle: boots stay off until it passed' => [
+            FamilyKey::TwistGrip,
+            JobStage::Prove,
+            'stay off until every pose has passed',
+        ];
+        yield 'tied-down brake: pumped and tried' => [
+            FamilyKey::BrakePull,
+            JobStage::Prove,
+            'brake pumped before it moves',
+        ];
     }
 
     #[DataProvider('cautions')]
-    public function test_each_caution_stands_at_the_step_it_belongs_to(FamilyKey $key, JobStage $stage, string $words): void
-    {
+    public function test_each_caution_stands_at_the_step_it_belongs_to(
+        FamilyKey $key,
+        JobStage $stage,
+        string $words,
+    ): void {
         self::assertStringContainsString($words, implode(' ', self::said(Families::of($key), $stage)));
     }
 
@@ -96,8 +171,14 @@ final class CautionsTest extends TestCase
         yield 'pedal that does not snap shut' => ['does not snap shut', FamilyKey::PedalThrottle];
         yield 'wire out of its groove' => ['out of its groove', FamilyKey::TwistGrip];
         yield 'blade that does not stop' => ['too long to stop', FamilyKey::Bail];
-        yield 'drive that moves with the control released' => ['drives with the handle released', FamilyKey::SlidingDrive];
-        yield 'tool that turns with the control released' => ['turns with the control released', FamilyKey::HookControl];
+        yield 'drive that moves with the control released' => [
+            'drives with the handle released',
+            FamilyKey::SlidingDrive,
+        ];
+        yield 'tool that turns with the control released' => [
+            'turns with the control released',
+            FamilyKey::HookControl,
+        ];
         yield 'brake that does not hold' => ['does not hold', FamilyKey::BrakePull];
         yield 'park that does not hold' => ['Park does not hold', FamilyKey::ModeCables];
         yield 'speed above the governed limit' => ['faster than the maker', FamilyKey::PedalThrottle];
@@ -107,16 +188,25 @@ final class CautionsTest extends TestCase
     #[DataProvider('gates')]
     public function test_what_must_not_run_is_a_gate(string $words, FamilyKey $key): void
     {
-        self::assertStringContainsString($words, implode(' ', array_map(static fn (Gate $gate): string => $gate->failure, Families::of($key)->gates())));
+        self::assertStringContainsString(
+            $words,
+            implode(' ', array_map(static fn (Gate $gate): string => $gate->failure, Families::of($key)->gates())),
+        );
     }
 
     public function test_sprung_parts_say_so_where_they_are_handled(): void
     {
         foreach ([AdjusterKind::SplineArm, AdjusterKind::PushRodB] as $kind) {
-            $said = implode(' ', array_map(static fn (GuideStep $step): string => (string) $step->caution, Guide::of($kind)));
+            $said = implode(
+                ' ',
+                array_map(static fn (GuideStep $step): string => (string) $step->caution, Guide::of($kind)),
+            );
             self::assertStringContainsString('mind eyes and fingers', $said);
         }
-        self::assertStringContainsString('an inch short has been sold as right', (string) Replacement::compare()->caution);
+        self::assertStringContainsString(
+            'an inch short has been sold as right',
+            (string) Replacement::compare()->caution,
+        );
     }
 
     /** @return list<string> everything a stage of the family says */
@@ -126,10 +216,26 @@ final class CautionsTest extends TestCase
         $spec = SpecCodec::decode(Node::of(TestJob::clutchSpec()));
 
         return [...$family->cautions($stage), ...match ($stage) {
-            JobStage::MakeSafe => array_map(static fn (Step $step): string => "{$step->label} {$step->caution}", $family->makeSafe()),
-            JobStage::LookOver => array_map(static fn (Inspection $one): string => "{$one->label} {$one->lookFor}", $family->lookOver()),
-            JobStage::Prove => [...array_map(static fn (Step $step): string => "{$step->label} {$step->caution}", $family->refit()), ...self::proofs($family, $run), ...array_map(static fn (Measure $one): string => $one->key->howTo()." {$one->caution}", $family->measures($spec))],
-            JobStage::Close => array_map(static fn (Step $step): string => "{$step->label} {$step->caution}", $family->closing()),
+            JobStage::MakeSafe => array_map(
+                static fn (Step $step): string => "{$step->label} {$step->caution}",
+                $family->makeSafe(),
+            ),
+            JobStage::LookOver => array_map(
+                static fn (Inspection $one): string => "{$one->label} {$one->lookFor}",
+                $family->lookOver(),
+            ),
+            JobStage::Prove => [
+                ...array_map(static fn (Step $step): string => "{$step->label} {$step->caution}", $family->refit()),
+                ...self::proofs($family, $run),
+                ...array_map(
+                    static fn (Measure $one): string => $one->key->howTo()." {$one->caution}",
+                    $family->measures($spec),
+                ),
+            ],
+            JobStage::Close => array_map(
+                static fn (Step $step): string => "{$step->label} {$step->caution}",
+                $family->closing(),
+            ),
             JobStage::AsFound, JobStage::Set => [],
         }];
     }
@@ -137,7 +243,10 @@ final class CautionsTest extends TestCase
     /** @return list<string> */
     private static function proofs(Family $family, Run $run): array
     {
-        return array_map(static fn (Proof $proof): string => "{$proof->question} {$proof->caution}", $family->proofs($run));
+        return array_map(
+            static fn (Proof $proof): string => "{$proof->question} {$proof->caution}",
+            $family->proofs($run),
+        );
     }
 
     /**

@@ -37,7 +37,10 @@ final class FamiliesTest extends TestCase
     public function test_nothing_is_called_by_the_same_name_twice(Family $family): void
     {
         $keys = [
-            ...array_map(static fn (Step $step): string => $step->key, [...$family->makeSafe(), ...$family->refit(), ...$family->closing()]),
+            ...array_map(
+                static fn (Step $step): string => $step->key,
+                [...$family->makeSafe(), ...$family->refit(), ...$family->closing()],
+            ),
             ...array_map(static fn (Inspection $inspection): string => $inspection->key, $family->lookOver()),
             ...array_map(static fn (Proof $proof): string => $proof->key, $family->proofs(self::plainRun())),
         ];
@@ -48,10 +51,25 @@ final class FamiliesTest extends TestCase
     public function test_every_gate_has_something_that_can_fail_it(Family $family): void
     {
         foreach ($family->gates() as $gate) {
-            $inspections = array_filter($family->lookOver(), static fn (Inspection $inspection): bool => $inspection->gate === $gate->key);
-            $proofs = array_filter($family->proofs(self::plainRun()), static fn (Proof $proof): bool => $proof->gate === $gate->key);
-            $measures = array_filter($family->measures(SpecCodec::decode(Node::of(TestJob::clutchSpec()))), static fn (Measure $measure): bool => $measure->gate === $gate->key);
-            self::assertTrue(in_array($gate->key, [GateKey::NotTaut, GateKey::PackSound, GateKey::SpringsReached], true) || $measures !== [] || $inspections !== [] || $proofs !== [], "{$gate->key->value} is never tried");
+            $inspections = array_filter(
+                $family->lookOver(),
+                static fn (Inspection $inspection): bool => $inspection->gate === $gate->key,
+            );
+            $proofs = array_filter(
+                $family->proofs(self::plainRun()),
+                static fn (Proof $proof): bool => $proof->gate === $gate->key,
+            );
+            $measures = array_filter(
+                $family->measures(SpecCodec::decode(Node::of(TestJob::clutchSpec()))),
+                static fn (Measure $measure): bool => $measure->gate === $gate->key,
+            );
+            self::assertTrue(
+                in_array($gate->key, [GateKey::NotTaut, GateKey::PackSound, GateKey::SpringsReached], true)
+                    || $measures !== []
+                    || $inspections !== []
+                    || $proofs !== [],
+                "{$gate->key->value} is never tried",
+            );
             self::assertNotSame('', $gate->failure);
         }
     }
@@ -87,9 +105,18 @@ final class FamiliesTest extends TestCase
     public function test_words_are_plain_and_never_shout(Family $family): void
     {
         $words = [
-            ...array_map(static fn (Step $step): string => "{$step->label} {$step->caution}", [...$family->makeSafe(), ...$family->refit(), ...$family->closing()]),
-            ...array_map(static fn (Inspection $inspection): string => "{$inspection->label} {$inspection->lookFor}", $family->lookOver()),
-            ...array_map(static fn (Proof $proof): string => "{$proof->question} {$proof->caution}", $family->proofs(self::plainRun())),
+            ...array_map(
+                static fn (Step $step): string => "{$step->label} {$step->caution}",
+                [...$family->makeSafe(), ...$family->refit(), ...$family->closing()],
+            ),
+            ...array_map(
+                static fn (Inspection $inspection): string => "{$inspection->label} {$inspection->lookFor}",
+                $family->lookOver(),
+            ),
+            ...array_map(
+                static fn (Proof $proof): string => "{$proof->question} {$proof->caution}",
+                $family->proofs(self::plainRun()),
+            ),
         ];
         foreach ($words as $text) {
             self::assertDoesNotMatchRegularExpression('/!|\p{Emoji_Presentation}|\b[A-Z]{4,}\b/u', $text);
@@ -103,7 +130,13 @@ final class FamiliesTest extends TestCase
 
     public function test_a_clutch_is_proved_by_arm_wiggle_creep_and_bite(): void
     {
-        self::assertSame(['arm_loose', 'wiggle_still', 'no_creep', 'no_slip', 'bite'], array_map(static fn (Proof $proof): string => $proof->key, Families::of(FamilyKey::ClutchLever)->proofs(self::plainRun())));
+        self::assertSame(
+            ['arm_loose', 'wiggle_still', 'no_creep', 'no_slip', 'bite'],
+            array_map(
+                static fn (Proof $proof): string => $proof->key,
+                Families::of(FamilyKey::ClutchLever)->proofs(self::plainRun()),
+            ),
+        );
     }
 
     public function test_a_throttle_is_proved_in_every_pose_of_the_bars(): void
@@ -116,7 +149,10 @@ final class FamiliesTest extends TestCase
 
     public function test_what_its_settings_are_drawn_as_is_the_familys_to_say(): void
     {
-        $drawn = array_map(static fn (FamilyKey $key): string => Families::of($key)->drawing()->value, FamilyKey::cases());
+        $drawn = array_map(
+            static fn (FamilyKey $key): string => Families::of($key)->drawing()->value,
+            FamilyKey::cases(),
+        );
         self::assertSame([1, 1], [array_count_values($drawn)['disc'], array_count_values($drawn)['notches']]);
         self::assertSame('disc', Families::of(FamilyKey::SpeedSelector)->drawing()->value);
         self::assertSame('notches', Families::of(FamilyKey::ModeCables)->drawing()->value);

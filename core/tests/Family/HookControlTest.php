@@ -10,7 +10,9 @@ use VividPull\Core\Family\HookControl;
 use VividPull\Core\Tests\Support\TestJob;
 use VividPull\Core\Wire\AimCodec;
 
-/** A control on hook holes whose book has no figure: what it does decides, hole by hole (common practice, no source). */
+/**
+ * A control on hook holes whose book has no figure: what it does decides, hole by hole (common practice, no source).
+ */
 final class HookControlTest extends TestCase
 {
     #[TestWith(['slips', '1 hole tighter'])]
@@ -34,7 +36,10 @@ final class HookControlTest extends TestCase
     {
         $job = self::tried('slips')->line('3')->line('done')->line('ok')->line('turns');
 
-        self::assertStringContainsString('No hole does both: one was too little and the next too much. Look further: Needed again and again: a stretched belt.', $job->state->next()->sentence);
+        self::assertStringContainsString(
+            'No hole does both: one was too little and the next too much. Look further: Needed again and again: a stretched belt.',
+            $job->state->next()->sentence,
+        );
     }
 
     private static function tried(string $saw): TestJob
@@ -42,7 +47,13 @@ final class HookControlTest extends TestCase
         $job = TestJob::of(['family' => 'hook_control', 'others' => [AimCodec::encode(HookControl::table('holes'))]], [
             'hand' => ['kind' => 'handle', 'name' => 'Auger handle'],
             'cables' => [['id' => 'cable', 'name' => 'Cable', 'adjusters' => [
-                ['id' => 'holes', 'name' => 'hook holes', 'kind' => 'hook_holes', 'mm_per_step' => 8, 'travel_steps' => ['from' => 1, 'to' => 5]],
+                [
+                    'id' => 'holes',
+                    'name' => 'hook holes',
+                    'kind' => 'hook_holes',
+                    'mm_per_step' => 8,
+                    'travel_steps' => ['from' => 1, 'to' => 5],
+                ],
             ]]],
             'working_end' => 'auger clutch',
         ], ['holes' => null]);

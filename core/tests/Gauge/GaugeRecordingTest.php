@@ -45,9 +45,18 @@ final class GaugeRecordingTest extends TestCase
     /** @return iterable<string, array{list<array{int, string}>, string}> */
     public static function none(): iterable
     {
-        yield 'too few' => [self::lines(static fn (int $n): string => "{$n} N", 19), 'It recorded 19 forces, and a pull is read from 20 at least.'];
-        yield 'a length' => [self::lines(static fn (int $n): string => "{$n} mm"), 'It recorded 0 mm, which is no force.'];
-        yield 'one in ten spoilt' => [self::lines(static fn (int $n): string => $n % 10 === 0 ? 'q$4' : "{$n} N", 60), 'is not known'];
+        yield 'too few' => [
+            self::lines(static fn (int $n): string => "{$n} N", 19),
+            'It recorded 19 forces, and a pull is read from 20 at least.',
+        ];
+        yield 'a length' => [
+            self::lines(static fn (int $n): string => "{$n} mm"),
+            'It recorded 0 mm, which is no force.',
+        ];
+        yield 'one in ten spoilt' => [
+            self::lines(static fn (int $n): string => $n % 10 === 0 ? 'q$4' : "{$n} N", 60),
+            'is not known',
+        ];
         yield 'without a unit' => [self::lines(static fn (int $n): string => (string) $n), 'without a unit'];
         yield 'nothing' => [[], 'It recorded 0 forces'];
     }
@@ -67,13 +76,25 @@ final class GaugeRecordingTest extends TestCase
         for ($seed = 1; $seed <= 40; $seed++) {
             $lever = PulledLever::drawn(new SeededChance($seed));
             $chance = new SeededChance(1000 + $seed);
-            $lines = self::lines(static fn (int $n): string => sprintf('%+.2f', max(0.0, $lever->forceAt($n / 100) + 0.05 * $chance->normal())), 201, 20);
+            $lines = self::lines(
+                static fn (int $n): string => sprintf(
+                    '%+.2f',
+                    max(0.0, $lever->forceAt($n / 100) + 0.05 * $chance->normal()),
+                ),
+                201,
+                20,
+            );
             $file = TraceFile::read(GaugeRecording::of($lines, new GaugeSettings(Unit::Newton))->csv());
             self::assertSame([], $file->problems);
             $reach = $lever->breaks[count($lever->breaks) - 1][0];
             $trace = TraceFile::kept($file->kept, $reach);
             self::assertTrue($trace->isSteady);
-            self::assertEqualsWithDelta($lever->efficiency, sqrt(self::loop($trace->release->force ?? []) / self::loop($trace->pull->force)), 0.03, "lever {$seed}");
+            self::assertEqualsWithDelta(
+                $lever->efficiency,
+                sqrt(self::loop($trace->release->force ?? []) / self::loop($trace->pull->force)),
+                0.03,
+                "lever {$seed}",
+            );
         }
     }
 

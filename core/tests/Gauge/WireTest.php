@@ -20,7 +20,10 @@ final class WireTest extends TestCase
         mt_srand(43);
         for ($n = 0; $n < 300; $n++) {
             $lines = array_map(static fn (): string => '+'.mt_rand(0, 9999).' mm', range(1, mt_rand(1, 6)));
-            $bytes = implode('', array_map(static fn (string $line): string => $line.["\r\n", "\n", "\r"][mt_rand(0, 2)], $lines));
+            $bytes = implode(
+                '',
+                array_map(static fn (string $line): string => $line.["\r\n", "\n", "\r"][mt_rand(0, 2)], $lines),
+            );
             $framing = new LineFraming;
             $found = [];
             for ($at = 0, $now = 0; $at < strlen($bytes); $at += $size, $now += mt_rand(0, 40)) {
@@ -81,7 +84,11 @@ final class WireTest extends TestCase
     /** 9.9E37 is infinity and 9.91E37 is no number (SCPI-1999, volume 1, 7.2.1.4 and 7.2.1.5; from memory). */
     public function test_infinity_is_no_reading(): void
     {
-        foreach ([['9.90000000E+37', 'out of its range'], ['-9.9E37', 'out of its range'], ['9.91E37', 'no figure']] as [$reply, $says]) {
+        foreach ([
+            ['9.90000000E+37', 'out of its range'],
+            ['-9.9E37', 'out of its range'],
+            ['9.91E37', 'no figure'],
+        ] as [$reply, $says]) {
             try {
                 ScpiReply::reading($reply, new GaugeSettings(Unit::Newton));
                 self::fail("{$reply} was taken");

@@ -29,27 +29,55 @@ final class DecisionAdviceTest extends TestCase
 
     public function test_or_how_many_more_readings_would(): void
     {
-        $shelf = ['shelf' => [['id' => 'rule', 'name' => 'Steel rule', 'kind' => 'steel_rule', 'resolution_mm' => 0.5, 'reach_mm' => 300]]];
+        $shelf = ['shelf' => [[
+            'id' => 'rule',
+            'name' => 'Steel rule',
+            'kind' => 'steel_rule',
+            'resolution_mm' => 0.5,
+            'reach_mm' => 300,
+        ]]];
         $job = TestJob::clutch(standing: $shelf + TestJob::standing())->ready()->read(19.22);
-        self::assertMatchesRegularExpression("/^Can't tell with this steel rule: read (once|twice|\d times) more\.$/", (string) $job->state->judgement->now->advice);
+        self::assertMatchesRegularExpression(
+            "/^Can't tell with this steel rule: read (once|twice|\d times) more\.$/",
+            (string) $job->state->judgement->now->advice,
+        );
     }
 
     public function test_what_nothing_here_can_decide_says_so(): void
     {
-        $shelf = ['shelf' => [['id' => 'rule', 'name' => 'Steel rule', 'kind' => 'steel_rule', 'resolution_mm' => 0.5, 'reach_mm' => 300]]];
-        $verdict = TestJob::clutch(standing: $shelf + TestJob::standing())->ready()->read(20.0, 19.5, 20.0)->state->judgement->now;
+        $shelf = ['shelf' => [[
+            'id' => 'rule',
+            'name' => 'Steel rule',
+            'kind' => 'steel_rule',
+            'resolution_mm' => 0.5,
+            'reach_mm' => 300,
+        ]]];
+        $verdict = TestJob::clutch(standing: $shelf + TestJob::standing())
+            ->ready()
+            ->read(20.0, 19.5, 20.0)->state->judgement->now;
         self::assertSame(Settles::Nothing, $verdict->settles);
-        self::assertMatchesRegularExpression('/^Inside with \d\d %: this steel rule can say no more\. A finer instrument would\.$/', (string) $verdict->advice);
+        self::assertMatchesRegularExpression(
+            '/^Inside with \d\d %: this steel rule can say no more\. A finer instrument would\.$/',
+            (string) $verdict->advice,
+        );
         self::assertFalse($verdict->mayBeLeft(), 'two in three is too little to leave it at');
     }
 
     public function test_leave_it_is_said_exactly_where_it_may_be_left(): void
     {
-        $shelf = ['shelf' => [['id' => 'rule', 'name' => 'Steel rule', 'kind' => 'steel_rule', 'resolution_mm' => 0.5, 'reach_mm' => 300]]];
+        $shelf = ['shelf' => [[
+            'id' => 'rule',
+            'name' => 'Steel rule',
+            'kind' => 'steel_rule',
+            'resolution_mm' => 0.5,
+            'reach_mm' => 300,
+        ]]];
         $said = ['or leave it.' => 0, 'instrument would.' => 0];
         for ($first = 18.0; $first <= 21.0; $first += 0.5) {
             for ($second = 18.5; $second <= 21.0; $second += 0.5) {
-                $verdict = TestJob::clutch(standing: $shelf + TestJob::standing())->ready()->read($first, $second, $second, $second)->state->judgement->now;
+                $verdict = TestJob::clutch(standing: $shelf + TestJob::standing())
+                    ->ready()
+                    ->read($first, $second, $second, $second)->state->judgement->now;
                 if ($verdict->settles !== Settles::Nothing || ! str_starts_with((string) $verdict->advice, 'Inside')) {
                     continue;
                 }
@@ -70,7 +98,10 @@ final class DecisionAdviceTest extends TestCase
         yield 'a caliper, a little further' => [0.05, 0.18];
     }
 
-    /** What is promised is kept in nine of ten groups: truths drawn as the readings leave them, then as many more are read. */
+    /**
+     * What is promised is kept in nine of ten groups: truths drawn as the readings leave them, then as many more are
+     * read.
+     */
     #[DataProvider('nearEdges')]
     public function test_so_many_more_readings_decide_it_nine_times_in_ten(float $marks, float $inside): void
     {
@@ -78,14 +109,27 @@ final class DecisionAdviceTest extends TestCase
         [$asked, $kept] = [0, 0];
         $kind = $marks === 0.5 ? InstrumentKind::SteelRule : InstrumentKind::Caliper;
         $hand = $kind->usualDeviation();
-        $ready = TestJob::clutch(standing: ['shelf' => [['id' => 'one', 'name' => 'one', 'kind' => $kind->value, 'resolution_mm' => $marks, 'reach_mm' => 300]]] + TestJob::standing())->ready();
+        $ready = TestJob::clutch(
+            standing: ['shelf' => [[
+                'id' => 'one',
+                'name' => 'one',
+                'kind' => $kind->value,
+                'resolution_mm' => $marks,
+                'reach_mm' => 300,
+            ]]]
+                + TestJob::standing(),
+        )->ready();
         $ready->instrument = 'one';
         for ($case = 0; $case < 600 && $asked < 60; $case++) {
             $truth = 20.0 - $inside + 0.5 * $hand * $chance->normal(0.0, 1.0);
             $read = static fn (): float => round(($truth + $hand * $chance->normal(0.0, 1.0)) / $marks) * $marks;
             $job = clone $ready;
             $job->read($read(), $read());
-            if (preg_match('/read (once|twice|(\d) times) more/', (string) $job->state->judgement->now->advice, $more) !== 1) {
+            if (preg_match(
+                '/read (once|twice|(\d) times) more/',
+                (string) $job->state->judgement->now->advice,
+                $more,
+            ) !== 1) {
                 continue;
             }
             $asked++;
@@ -96,7 +140,11 @@ final class DecisionAdviceTest extends TestCase
         }
         if ($asked > 20) {
             // Nine in ten, less three standard deviations of so many tries.
-            self::assertGreaterThanOrEqual(0.9 - 3 * sqrt(0.09 / $asked), $kept / $asked, "seed 90, asked {$asked}, kept {$kept}");
+            self::assertGreaterThanOrEqual(
+                0.9 - 3 * sqrt(0.09 / $asked),
+                $kept / $asked,
+                "seed 90, asked {$asked}, kept {$kept}",
+            );
         }
         self::assertGreaterThanOrEqual(0, $asked);
     }
@@ -136,7 +184,10 @@ final class DecisionAdviceTest extends TestCase
         self::assertSame(1.0, Conformity::chanceInside(10.0, Spread::of(0.0), $band), 'surely on the edge is inside');
         self::assertSame(0.0, Conformity::chanceInside(9.99, Spread::of(0.0), $band));
         self::assertSame([10.0, 20.0], Conformity::acceptance($band, Spread::of(0.5), DecisionRule::Plain));
-        self::assertSame(INF, Conformity::acceptance(SpecBand::between(2.0, null), Spread::of(0.2), DecisionRule::Guarded)[1] ?? null);
+        self::assertSame(
+            INF,
+            Conformity::acceptance(SpecBand::between(2.0, null), Spread::of(0.2), DecisionRule::Guarded)[1] ?? null,
+        );
     }
 
     public function test_samples_are_pooled_by_their_degrees_of_freedom(): void

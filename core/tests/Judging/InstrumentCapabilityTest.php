@@ -15,7 +15,10 @@ use VividPull\Core\Tests\Support\TestJob;
 
 final class InstrumentCapabilityTest extends TestCase
 {
-    /** @return iterable<string, array{float, int|null, int|null}> width of the band; readings with a rule of 0.5 mm, with a caliper */
+    /**
+     * @return iterable<string, array{float, int|null, int|null}> width of the band; readings with a rule of 0.5 mm,
+     *     with a caliper
+     */
     public static function bands(): iterable
     {
         yield 'ten millimetres are plain to any instrument' => [10.0, 1, 1];
@@ -28,14 +31,18 @@ final class InstrumentCapabilityTest extends TestCase
     public function test_it_says_before_measuring_what_can_decide(float $width, ?int $rule, ?int $caliper): void
     {
         [$foresight, $shelf] = self::at($width);
-        self::assertSame([$rule, $caliper], [$foresight->readingsWith($shelf['rule']), $foresight->readingsWith($shelf['caliper'])]);
+        self::assertSame(
+            [$rule, $caliper],
+            [$foresight->readingsWith($shelf['rule']), $foresight->readingsWith($shelf['caliper'])],
+        );
     }
 
     public function test_the_count_is_the_fewest_for_which_the_middle_is_called_inside(): void
     {
-        // Half a band of w at 95 % both ways needs u ≤ w/2 over Student's t.975; the rule has 0.3/√n with 5 + n − 1 degrees of freedom, and
-        // 0.5/√12 twice, which has any number of them (Welch and Satterthwaite). And it needs as much again of 0.3/√n alone once the marks
-        // have shifted the mean by what they can: half of 0.5 over n, for a hand of 0.3 repeats more coarsely than the marks.
+        // Half a band of w at 95 % both ways needs u ≤ w/2 over Student's t.975; the rule has 0.3/√n with 5 + n − 1
+        // degrees of freedom, and 0.5/√12 twice, which has any number of them (Welch and Satterthwaite). And it needs
+        // as much again of 0.3/√n alone once the marks have shifted the mean by what they can: half of 0.5 over n, for
+        // a hand of 0.3 repeats more coarsely than the marks.
         foreach ([1, 2, 3, 5] as $n) {
             $repeat = 0.3 / sqrt($n);
             $u = sqrt($repeat ** 2 + 2 * 0.5 ** 2 / 12);
@@ -49,7 +56,10 @@ final class InstrumentCapabilityTest extends TestCase
     public function test_it_names_the_instrument_to_take_instead(): void
     {
         [$foresight, $shelf] = self::at(0.5);
-        self::assertSame('The Steel rule cannot decide this band, however often it is read. Take the Caliper.', $foresight->warningOf($shelf['rule']));
+        self::assertSame(
+            'The Steel rule cannot decide this band, however often it is read. Take the Caliper.',
+            $foresight->warningOf($shelf['rule']),
+        );
         self::assertNull($foresight->warningOf($shelf['caliper']));
         [$foresight, $shelf] = self::at(0.1);
         self::assertStringContainsString('Nothing on the shelf can', (string) $foresight->warningOf($shelf['caliper']));
@@ -58,8 +68,16 @@ final class InstrumentCapabilityTest extends TestCase
     public function test_an_instrument_that_does_not_reach_is_no_help(): void
     {
         $job = TestJob::clutch(['aim' => ['low_mm' => 180, 'high_mm' => 200]]);
-        $foresight = new InstrumentCapability($job->state->facts->standing, $job->state->spec->play()->band, $job->state->spec->rule, TestJob::ines());
-        self::assertSame('The Caliper does not reach across this band. Take the Steel rule.', $foresight->warningOf($job->state->facts->standing->shelf['caliper']));
+        $foresight = new InstrumentCapability(
+            $job->state->facts->standing,
+            $job->state->spec->play()->band,
+            $job->state->spec->rule,
+            TestJob::ines(),
+        );
+        self::assertSame(
+            'The Caliper does not reach across this band. Take the Steel rule.',
+            $foresight->warningOf($job->state->facts->standing->shelf['caliper']),
+        );
     }
 
     public function test_repeats_pool_about_each_groups_own_mean(): void
@@ -86,6 +104,14 @@ final class InstrumentCapabilityTest extends TestCase
     {
         $standing = TestJob::clutch()->state->facts->standing;
 
-        return [new InstrumentCapability($standing, SpecBand::between(10.0, 10.0 + $width), TestJob::clutch()->state->spec->rule, TestJob::ines()), $standing->shelf];
+        return [
+            new InstrumentCapability(
+                $standing,
+                SpecBand::between(10.0, 10.0 + $width),
+                TestJob::clutch()->state->spec->rule,
+                TestJob::ines(),
+            ),
+            $standing->shelf,
+        ];
     }
 }

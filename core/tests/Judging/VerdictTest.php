@@ -62,7 +62,14 @@ final class VerdictTest extends TestCase
 
     public function test_looser_readings_never_go_from_too_loose_back_to_inside(): void
     {
-        $order = [VerdictKind::Taut, VerdictKind::TooTight, VerdictKind::CantTell, VerdictKind::Inside, VerdictKind::CantTell, VerdictKind::TooLoose];
+        $order = [
+            VerdictKind::Taut,
+            VerdictKind::TooTight,
+            VerdictKind::CantTell,
+            VerdictKind::Inside,
+            VerdictKind::CantTell,
+            VerdictKind::TooLoose,
+        ];
         $seen = [];
         for ($mm = 0.0; $mm <= 30.0; $mm += 0.05) {
             $kind = self::judge($mm, DecisionRule::Guarded)->kind;
@@ -85,9 +92,15 @@ final class VerdictTest extends TestCase
 
     public function test_three_readings_that_agree_by_chance_are_no_surer_than_the_person(): void
     {
-        // Band 2 to 6, three times 2.02 with a caliper: s² = (5 × 0.12² + 2 × 0)/7 by what is usual (ours), u = s/√3 with 7 degrees of freedom.
+        // Band 2 to 6, three times 2.02 with a caliper: s² = (5 × 0.12² + 2 × 0)/7 by what is usual (ours), u = s/√3
+        // with 7 degrees of freedom.
         $caliper = Instrument::of('c', 'c', InstrumentKind::Caliper, 0.02, 150, null);
-        $found = Uncertainty::ofReadings([2.02, 2.02, 2.02], $caliper, Repeatability::usualFor(InstrumentKind::Caliper), 0.02);
+        $found = Uncertainty::ofReadings(
+            [2.02, 2.02, 2.02],
+            $caliper,
+            Repeatability::usualFor(InstrumentKind::Caliper),
+            0.02,
+        );
         $verdict = Verdict::of($found, SpecBand::between(2.0, 6.0), DecisionRule::Guarded, static fn (): null => null);
         self::assertSame(VerdictKind::CantTell, $verdict->kind);
         self::assertLessThan(0.7, $verdict->chanceInside);
@@ -99,17 +112,33 @@ final class VerdictTest extends TestCase
         $caliper = Instrument::of('c', 'c', InstrumentKind::Caliper, 1e-6, 150, null);
         foreach ([[2.015 + 0.001, VerdictKind::Inside], [2.015 - 0.001, VerdictKind::CantTell]] as [$t, $kind]) {
             $found = Uncertainty::ofReadings([10.0 + 0.2 * $t], $caliper, Repeatability::pooled(0.2, 5.0), 1e-6);
-            self::assertSame($kind, Verdict::of($found, SpecBand::between(10.0, 20.0), DecisionRule::Guarded, static fn (): null => null)->kind);
+            self::assertSame(
+                $kind,
+                Verdict::of(
+                    $found,
+                    SpecBand::between(10.0, 20.0),
+                    DecisionRule::Guarded,
+                    static fn (): null => null,
+                )->kind,
+            );
         }
     }
 
-    /** @return iterable<string, array{InstrumentKind, float, float, float}> kind, marks, hand, where the edge lies between two marks */
+    /**
+     * @return iterable<string, array{InstrumentKind, float, float, float}> kind, marks, hand, where the edge lies
+     *     between two marks
+     */
     public static function atTheEdge(): iterable
     {
         foreach (InstrumentKind::cases() as $kind) {
             foreach (['fine' => 0.02, 'usual' => 0.05, 'coarse' => 0.5, 'very coarse' => 1.0] as $name => $marks) {
                 foreach ([0.0, 0.25, 0.5] as $between) {
-                    yield "{$kind->value}, {$name} marks, edge {$between} of a mark" => [$kind, $marks, $kind->usualDeviation(), $between];
+                    yield "{$kind->value}, {$name} marks, edge {$between} of a mark" => [
+                        $kind,
+                        $marks,
+                        $kind->usualDeviation(),
+                        $between,
+                    ];
                 }
             }
         }
@@ -117,19 +146,33 @@ final class VerdictTest extends TestCase
     }
 
     #[DataProvider('atTheEdge')]
-    public function test_with_the_truth_on_an_edge_inside_is_said_in_at_most_one_of_twenty(InstrumentKind $kind, float $marks, float $hand, float $between): void
-    {
+    public function test_with_the_truth_on_an_edge_inside_is_said_in_at_most_one_of_twenty(
+        InstrumentKind $kind,
+        float $marks,
+        float $hand,
+        float $between,
+    ): void {
         $chance = new Chance(2106);
         $instrument = Instrument::of('i', 'i', $kind, $marks, 300, null);
         $edge = $marks * (round(10 / $marks) + $between);
         $band = SpecBand::between($edge, $edge + 10.0);
-        $pooled = $hand === $kind->usualDeviation() ? Repeatability::usualFor($kind) : Repeatability::pooled($hand, 30.0);
+        $pooled = $hand === $kind->usualDeviation()
+            ? Repeatability::usualFor($kind)
+            : Repeatability::pooled($hand, 30.0);
         foreach ([1, 2, 3, 5, 10] as $n) {
             $false = 0;
             for ($case = 0; $case < 300; $case++) {
-                $values = array_map(static fn (): float => round($chance->normal($edge, $hand) / $marks) * $marks, range(1, $n));
+                $values = array_map(
+                    static fn (): float => round($chance->normal($edge, $hand) / $marks) * $marks,
+                    range(1, $n),
+                );
                 $found = Uncertainty::ofReadings($values, $instrument, $pooled, $marks);
-                $false += (int) Verdict::of($found, $band, DecisionRule::Guarded, static fn (): null => null)->is(VerdictKind::Inside);
+                $false += (int) Verdict::of(
+                    $found,
+                    $band,
+                    DecisionRule::Guarded,
+                    static fn (): null => null,
+                )->is(VerdictKind::Inside);
             }
             // 5 % of 300 are 15; three standard deviations of that are 11 more.
             self::assertLessThanOrEqual(26, $false, "seed 2106, n {$n}");

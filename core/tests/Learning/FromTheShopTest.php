@@ -27,12 +27,18 @@ final class FromTheShopTest extends TestCase
     {
         $drawn = RatioPrior::of(1.25, 0.30);
         $two = RatioPrior::fromMachines([RatioPrior::of(1.0, 0.05), RatioPrior::of(1.8, 0.05)], $drawn);
-        $ten = RatioPrior::fromMachines(array_map(static fn (int $n): RatioPrior => RatioPrior::of(1.4 + 0.01 * ($n % 3), 0.05), range(1, 10)), $drawn);
+        $ten = RatioPrior::fromMachines(
+            array_map(static fn (int $n): RatioPrior => RatioPrior::of(1.4 + 0.01 * ($n % 3), 0.05), range(1, 10)),
+            $drawn,
+        );
         self::assertGreaterThan($ten->spread, $two->spread);
         self::assertGreaterThan(0.3, $two->spread);
     }
 
-    /** DerSimonian and Laird (1986), formula 8, against their sums worked out in the open: Q, and τ² = (Q − (n − 1))/(Σw − Σw²/Σw). */
+    /**
+     * DerSimonian and Laird (1986), formula 8, against their sums worked out in the open: Q, and τ² = (Q − (n − 1))/(Σw
+     * − Σw²/Σw).
+     */
     public function test_the_spread_between_machines_is_the_published_estimate_drawn_towards_a_tenth(): void
     {
         $y = [1.2, 1.5, 1.9, 1.25];
@@ -40,17 +46,31 @@ final class FromTheShopTest extends TestCase
         $w = array_map(static fn (float $one): float => 1 / $one ** 2, $s);
         $mean = array_sum(array_map(static fn (float $a, float $b): float => $a * $b, $w, $y)) / array_sum($w);
         $q = array_sum(array_map(static fn (float $a, float $b): float => $a * ($b - $mean) ** 2, $w, $y));
-        $tau2 = ($q - 3) / (array_sum($w) - array_sum(array_map(static fn (float $one): float => $one ** 2, $w)) / array_sum($w));
+        $tau2 = ($q - 3) / (array_sum($w)
+            - array_sum(array_map(static fn (float $one): float => $one ** 2, $w)) / array_sum($w));
         $drawn = (3 * $tau2 + 2 * 0.1 ** 2) / 5;
         $weights = array_map(static fn (float $one): float => 1 / ($one ** 2 + $drawn), $s);
-        $next = RatioPrior::fromMachines([RatioPrior::of(1.2, 0.1), RatioPrior::of(1.5, 0.15), RatioPrior::of(1.9, 0.1)], RatioPrior::of(1.25, 0.5));
+        $next = RatioPrior::fromMachines(
+            [RatioPrior::of(1.2, 0.1), RatioPrior::of(1.5, 0.15), RatioPrior::of(1.9, 0.1)],
+            RatioPrior::of(1.25, 0.5),
+        );
         self::assertEqualsWithDelta(sqrt($drawn + 1 / array_sum($weights)), $next->spread, 1e-9);
-        self::assertEqualsWithDelta(array_sum(array_map(static fn (float $a, float $b): float => $a * $b, $weights, $y)) / array_sum($weights), $next->ln, 1e-9);
+        self::assertEqualsWithDelta(
+            array_sum(array_map(static fn (float $a, float $b): float => $a * $b, $weights, $y)) / array_sum($weights),
+            $next->ln,
+            1e-9,
+        );
     }
 
     public function test_what_the_lock_does_is_learned_from_pairs(): void
     {
-        $job = TestJob::clutch()->ready()->read(25.5, 25, 25.5)->line('+2t2f', 'in_band')->read(15, 15, 15.5)->entry('confirmed', ['key' => 'locked', 'adjuster' => 'perch'])->read(14, 14, 14.5);
+        $job = TestJob::clutch()
+            ->ready()
+            ->read(25.5, 25, 25.5)
+            ->line('+2t2f', 'in_band')
+            ->read(15, 15, 15.5)
+            ->entry('confirmed', ['key' => 'locked', 'adjuster' => 'perch'])
+            ->read(14, 14, 14.5);
         self::assertSame(1, $job->state->beliefs()->creep->pairs);
         // A millimetre of play less is 1/3.47 mm of conduit taken; one pair counts for half of it.
         self::assertEqualsWithDelta(-1 / 3.47 / 2, $job->state->beliefs()->creep->mean(), 0.03);
@@ -64,13 +84,21 @@ final class FromTheShopTest extends TestCase
         $plain = TestJob::clutch()->ready()->read(25.5, 25, 25.5)->state->next()->target;
         $aimed = TestJob::clutch(standing: $standing)->ready()->read(25.5, 25, 25.5)->state->next()->target;
         self::assertNotNull($plain);
-        self::assertEqualsWithDelta($plain + 0.9 / 4 * 3.5, $aimed, 0.05, 'three pairs of 0.3, which count for three of four');
+        self::assertEqualsWithDelta(
+            $plain + 0.9 / 4 * 3.5,
+            $aimed,
+            0.05,
+            'three pairs of 0.3, which count for three of four',
+        );
     }
 
     public function test_the_screen_names_the_machines_it_was_learned_from(): void
     {
-        $standing = ['taught' => ['lever_tip' => ['ln_ratio' => log(4.0), 'spread' => 0.12, 'machines' => 4]]] + TestJob::standing();
-        $state = \VividPull\Core\Wire\StateCodec::encode(TestJob::clutch(standing: $standing)->ready()->read(25)->state);
+        $standing = ['taught' => ['lever_tip' => ['ln_ratio' => log(4.0), 'spread' => 0.12, 'machines' => 4]]]
+            + TestJob::standing();
+        $state = \VividPull\Core\Wire\StateCodec::encode(
+            TestJob::clutch(standing: $standing)->ready()->read(25)->state,
+        );
         self::assertSame(4, $state['learned']['machines']);
     }
 }

@@ -19,7 +19,10 @@ final class IntervalTest extends TestCase
     public function test_what_is_wider_than_what_is_wanted_has_no_certain_shift(): void
     {
         self::assertTrue(Interval::between(0.0, 12.0)->certainShiftsInto(Interval::between(-5.0, 5.0))->isEmpty());
-        self::assertFalse(Interval::between(0.0, 10.0)->certainShiftsInto(Interval::between(-5.0, 5.0))->isEmpty(), 'one shift is left');
+        self::assertFalse(
+            Interval::between(0.0, 10.0)->certainShiftsInto(Interval::between(-5.0, 5.0))->isEmpty(),
+            'one shift is left',
+        );
     }
 
     public function test_a_side_without_end_stays_without_end(): void

@@ -42,14 +42,19 @@ final class LearningTest extends TestCase
     {
         // From 12 mm, 2 turns out: a ratio of 4.8 or more went taut, against 3.5 drawn with k = 0.3.
         $job = TestJob::clutch(run: ['hand' => ['kind' => 'lever', 'name' => 'Clutch lever', 'pivot_to_wire_mm' => 38,
-            'pivot_to_point_mm' => ['lever_tip' => 132], 'knowledge' => 'drawn']] + TestJob::clutchRun())->ready()->read(12, 12, 12);
+            'pivot_to_point_mm' => ['lever_tip' => 132],
+            'knowledge' => 'drawn']] + TestJob::clutchRun())->ready()->read(12, 12, 12);
         $before = $job->state->beliefs()->play->ratio();
         $job->line('+2t', 'in_band')->read(0, 0, 0);
         self::assertSame([], $job->state->beliefs()->surprises);
         self::assertGreaterThan(1.25 * $before, $job->state->beliefs()->play->ratio());
         self::assertLessThan(1.0, $job->state->beliefs()->play->expected(0.0));
         $next = $job->state->next();
-        self::assertLessThanOrEqual(-1.5, $next->options['perch']->steps?->toFloat(), 'most of what was taken is given back');
+        self::assertLessThanOrEqual(
+            -1.5,
+            $next->options['perch']->steps?->toFloat(),
+            'most of what was taken is given back',
+        );
     }
 
     public function test_going_taut_where_nothing_lets_it_is_a_surprise(): void
@@ -77,8 +82,16 @@ final class LearningTest extends TestCase
 
     public function test_what_the_last_job_taught_is_where_this_one_begins(): void
     {
-        $job = TestJob::clutch(standing: ['taught' => ['lever_tip' => ['ln_ratio' => log(4.0), 'spread' => 0.07]]] + TestJob::standing())->ready()->read(25);
+        $job = TestJob::clutch(
+            standing: ['taught' => ['lever_tip' => ['ln_ratio' => log(4.0), 'spread' => 0.07]]] + TestJob::standing(),
+        )
+            ->ready()
+            ->read(25);
         // Of three machines in a hundred the ratio is known to 0.7 in ln R only: E[R] of a log-normal is e^(m + k²/2).
-        self::assertEqualsWithDelta(4.0 * (0.97 * exp(0.07 ** 2 / 2) + 0.03 * exp(0.7 ** 2 / 2)), $job->state->beliefs()->play->ratio(), 2e-3);
+        self::assertEqualsWithDelta(
+            4.0 * (0.97 * exp(0.07 ** 2 / 2) + 0.03 * exp(0.7 ** 2 / 2)),
+            $job->state->beliefs()->play->ratio(),
+            2e-3,
+        );
     }
 }

@@ -13,7 +13,10 @@ final class OffsetBoundsTest extends TestCase
 {
     public function test_of_one_offset_the_bounds_are_an_interval(): void
     {
-        $bounds = OffsetBounds::of(1, [new HalfPlane([1.0], 7.0), new HalfPlane([1.0], 3.0), new HalfPlane([-1.0], -11.0)]);
+        $bounds = OffsetBounds::of(
+            1,
+            [new HalfPlane([1.0], 7.0), new HalfPlane([1.0], 3.0), new HalfPlane([-1.0], -11.0)],
+        );
         self::assertNotNull($bounds);
         self::assertEqualsWithDelta(7.0, $bounds->least([1.0]), 1e-9);
         self::assertEqualsWithDelta(11.0, $bounds->most([1.0]), 1e-9);
@@ -32,7 +35,10 @@ final class OffsetBoundsTest extends TestCase
     public function test_bounds_that_contradict_each_other_are_no_offset(): void
     {
         self::assertNull(OffsetBounds::of(1, [new HalfPlane([1.0], 3.0), new HalfPlane([-1.0], -2.0)]));
-        self::assertNull(OffsetBounds::of(3, [new HalfPlane([1.0, 1.0, 0.0], 3.0), new HalfPlane([-1.0, -1.0, 0.0], -2.0)]));
+        self::assertNull(OffsetBounds::of(
+            3,
+            [new HalfPlane([1.0, 1.0, 0.0], 3.0), new HalfPlane([-1.0, -1.0, 0.0], -2.0)],
+        ));
         self::assertNull(OffsetBounds::of(1, [new HalfPlane([0.0], 1.0)]), 'nothing can weigh what has no weight');
     }
 
@@ -41,9 +47,17 @@ final class OffsetBoundsTest extends TestCase
         $chance = new Chance(4711);
         $solved = 0;
         for ($case = 0; $case < 200; $case++) {
-            $planes = [new HalfPlane([1.0, 0.0], 0.0), new HalfPlane([0.0, 1.0], 0.0), new HalfPlane([-1.0, 0.0], -20.0), new HalfPlane([0.0, -1.0], -20.0)];
+            $planes = [
+                new HalfPlane([1.0, 0.0], 0.0),
+                new HalfPlane([0.0, 1.0], 0.0),
+                new HalfPlane([-1.0, 0.0], -20.0),
+                new HalfPlane([0.0, -1.0], -20.0),
+            ];
             for ($n = $chance->whole(1, 4); $n > 0; $n--) {
-                $planes[] = new HalfPlane([(float) $chance->whole(-3, 3), (float) $chance->whole(-3, 3)], (float) $chance->whole(-20, 20));
+                $planes[] = new HalfPlane(
+                    [(float) $chance->whole(-3, 3), (float) $chance->whole(-3, 3)],
+                    (float) $chance->whole(-20, 20),
+                );
             }
             $weights = [(float) $chance->whole(-2, 2), (float) $chance->whole(-2, 2)];
             $tried = self::tried($planes, $weights);
@@ -55,7 +69,11 @@ final class OffsetBoundsTest extends TestCase
             // A grid of halves misses a corner by at most half a step each way, times the weights.
             $miss = 0.5 * (abs($weights[0]) + abs($weights[1])) * 3 + 1e-9;
             self::assertLessThanOrEqual($tried + 1e-9, $bounds->least($weights), "seed {$chance->seed}, case {$case}");
-            self::assertGreaterThanOrEqual($tried - $miss, $bounds->least($weights), "seed {$chance->seed}, case {$case}");
+            self::assertGreaterThanOrEqual(
+                $tried - $miss,
+                $bounds->least($weights),
+                "seed {$chance->seed}, case {$case}",
+            );
             $solved++;
         }
         self::assertGreaterThan(100, $solved);

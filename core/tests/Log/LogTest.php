@@ -45,7 +45,13 @@ final class LogTest extends TestCase
 
     public function test_entry_by_entry_is_the_same_as_all_at_once(): void
     {
-        $entries = [self::opened('a'), self::note('b'), self::note('c'), new Voided(self::stamp('d'), 'b', 'x'), self::amended('e', 'c')];
+        $entries = [
+            self::opened('a'),
+            self::note('b'),
+            self::note('c'),
+            new Voided(self::stamp('d'), 'b', 'x'),
+            self::amended('e', 'c'),
+        ];
         $log = Log::of($entries[0]);
         foreach (array_slice($entries, 1) as $entry) {
             $log = $log->with($entry);
@@ -66,7 +72,12 @@ final class LogTest extends TestCase
 
     public function test_the_newest_amendment_counts_unless_it_was_taken_back(): void
     {
-        $log = Log::of(self::opened('a'), self::note('b'), self::amended('c', 'b', 'first'), self::amended('d', 'b', 'second'));
+        $log = Log::of(
+            self::opened('a'),
+            self::note('b'),
+            self::amended('c', 'b', 'first'),
+            self::amended('d', 'b', 'second'),
+        );
         self::assertSame('second', self::text($log->effective()[1]));
         self::assertSame('first', self::text($log->with(new Voided(self::stamp('e'), 'd', 'x'))->effective()[1]));
         self::assertCount(2, $log->effective(), 'an amendment is no entry of its own');

@@ -10,7 +10,10 @@ use VividPull\Core\Measurement\Spread;
 use VividPull\Core\Spec\DecisionRule;
 use VividPull\Core\Spec\SpecBand;
 
-/** What would be called inside: just so far as the chance allows, by any curve, in any band, with coarse marks or without. */
+/**
+ * What would be called inside: just so far as the chance allows, by any curve, in any band, with coarse marks or
+ * without.
+ */
 final class ConformityTest extends TestCase
 {
     public function test_what_would_be_called_inside_ends_where_the_chance_does(): void
@@ -23,7 +26,11 @@ final class ConformityTest extends TestCase
             $accepted = Conformity::acceptance($band, $spread, DecisionRule::Guarded);
             if ($accepted === null) {
                 $none++;
-                self::assertLessThan(DecisionRule::CONFIDENCE, Conformity::chanceInside($middle, $spread, $band), (string) $tells);
+                self::assertLessThan(
+                    DecisionRule::CONFIDENCE,
+                    Conformity::chanceInside($middle, $spread, $band),
+                    (string) $tells,
+                );
 
                 continue;
             }
@@ -32,10 +39,18 @@ final class ConformityTest extends TestCase
             $nearly = ($middle - $band->floor()) / 2 ** 18;
             self::assertEqualsWithDelta($middle, ($from + $to) / 2, 1e-9);
             foreach ([$from, ($from + $middle) / 2, $middle, ($to + $middle) / 2, $to - 1e-9] as $mean) {
-                self::assertGreaterThanOrEqual(DecisionRule::CONFIDENCE - 1e-9, Conformity::chanceInside($mean, $spread, $band), (string) $tells);
+                self::assertGreaterThanOrEqual(
+                    DecisionRule::CONFIDENCE - 1e-9,
+                    Conformity::chanceInside($mean, $spread, $band),
+                    (string) $tells,
+                );
             }
             foreach ([$from - $nearly, $to + $nearly] as $mean) {
-                self::assertLessThan(DecisionRule::CONFIDENCE, Conformity::chanceInside($mean, $spread, $band), (string) $tells);
+                self::assertLessThan(
+                    DecisionRule::CONFIDENCE,
+                    Conformity::chanceInside($mean, $spread, $band),
+                    (string) $tells,
+                );
             }
         }
         self::assertGreaterThan(1000, $tried);
@@ -49,7 +64,12 @@ final class ConformityTest extends TestCase
             foreach ([Spread::of(0.4, $freedom), Spread::rounded(0.4, $freedom, 0.25, 0.3, 0.5, 2)] as $spread) {
                 $guard = Conformity::guard($spread);
                 $band = SpecBand::between(10.0, null);
-                self::assertEqualsWithDelta(DecisionRule::CONFIDENCE, Conformity::chanceInside(10.0 + $guard, $spread, $band), 1e-6, "ν = {$freedom}");
+                self::assertEqualsWithDelta(
+                    DecisionRule::CONFIDENCE,
+                    Conformity::chanceInside(10.0 + $guard, $spread, $band),
+                    1e-6,
+                    "ν = {$freedom}",
+                );
                 self::assertSame([10.0 + $guard, INF], Conformity::acceptance($band, $spread, DecisionRule::Guarded));
             }
         }
@@ -67,7 +87,14 @@ final class ConformityTest extends TestCase
             yield [
                 SpecBand::between($low, $low + mt_rand(1, 150) / 10),
                 mt_rand(0, 1) === 0 ? Spread::of($standard, $freedom)
-                    : Spread::rounded($standard, $freedom, $standard * mt_rand(10, 100) / 100, mt_rand(5, 100) / 100, $marks, mt_rand(1, 6)),
+                    : Spread::rounded(
+                        $standard,
+                        $freedom,
+                        $standard * mt_rand(10, 100) / 100,
+                        mt_rand(5, 100) / 100,
+                        $marks,
+                        mt_rand(1, 6),
+                    ),
             ];
         }
     }

@@ -15,12 +15,17 @@ use VividPull\Core\Tests\Support\Chance;
 final class GaugeStudyTest extends TestCase
 {
     /**
-     * Ten parts, three people, three readings each, as published with their analysis of variance: Measurement Systems Analysis, 4th ed., AIAG, table A 3
-     * and its figures (readings and figures from memory).
+     * Ten parts, three people, three readings each, as published with their analysis of variance: Measurement Systems
+     * Analysis, 4th ed., AIAG, table A 3 and its figures (readings and figures from memory).
      */
     public function test_the_published_example(): void
     {
-        $study = GaugeStudy::of(json_decode((string) file_get_contents(__DIR__.'/../References/gauge-study.json'), true, 8, JSON_THROW_ON_ERROR));
+        $study = GaugeStudy::of(json_decode(
+            (string) file_get_contents(__DIR__.'/../References/gauge-study.json'),
+            true,
+            8,
+            JSON_THROW_ON_ERROR,
+        ));
         self::assertTrue($study->isPooled);
         self::assertSame(78.0, $study->repeatFreedom);
         self::assertEqualsWithDelta(0.199933, $study->repeat, 5e-7, 'equipment variation');
@@ -41,7 +46,10 @@ final class GaugeStudyTest extends TestCase
             $readings = [];
             foreach ($hands as $o => $hand) {
                 foreach ($pieces as $p => $piece) {
-                    $readings["hand {$o}"]["piece {$p}"] = array_map(static fn (): float => $hand + $piece + 0.25 * $chance->normal(0.0, 1.0), range(1, 3));
+                    $readings["hand {$o}"]["piece {$p}"] = array_map(
+                        static fn (): float => $hand + $piece + 0.25 * $chance->normal(0.0, 1.0),
+                        range(1, 3),
+                    );
                 }
             }
             $study = GaugeStudy::of($readings);
@@ -57,7 +65,10 @@ final class GaugeStudyTest extends TestCase
 
     public function test_each_persons_own_repeats_are_told_apart(): void
     {
-        $study = GaugeStudy::of(['Ines' => ['a' => [1.0, 1.2], 'b' => [2.0, 2.0]], 'Bo' => ['a' => [1.0, 1.0], 'b' => [2.4, 2.0]]]);
+        $study = GaugeStudy::of([
+            'Ines' => ['a' => [1.0, 1.2], 'b' => [2.0, 2.0]],
+            'Bo' => ['a' => [1.0, 1.0], 'b' => [2.4, 2.0]],
+        ]);
         self::assertEqualsWithDelta(0.02, $study->byPerson['Ines']['squares'], 1e-12);
         self::assertEqualsWithDelta(0.08, $study->byPerson['Bo']['squares'], 1e-12);
         self::assertSame([2, 2], array_column($study->byPerson, 'freedom'));
@@ -65,7 +76,10 @@ final class GaugeStudyTest extends TestCase
 
     public function test_a_study_of_nothing_but_the_same_figure_has_no_spread(): void
     {
-        $study = GaugeStudy::of(['Ines' => ['a' => [1.0, 1.0], 'b' => [1.0, 1.0]], 'Bo' => ['a' => [1.0, 1.0], 'b' => [1.0, 1.0]]]);
+        $study = GaugeStudy::of([
+            'Ines' => ['a' => [1.0, 1.0], 'b' => [1.0, 1.0]],
+            'Bo' => ['a' => [1.0, 1.0], 'b' => [1.0, 1.0]],
+        ]);
         self::assertSame([0.0, 0.0, 0.0, 0.0], [$study->repeat, $study->between, $study->pieces, $study->share()]);
     }
 
@@ -75,9 +89,18 @@ final class GaugeStudyTest extends TestCase
         yield 'nobody' => [[], 'at least two people'];
         yield 'one person' => [['Ines' => ['a' => [1.0, 1.0], 'b' => [1.0, 1.0]]], 'at least two people'];
         yield 'one piece' => [['Ines' => ['a' => [1.0, 1.0]], 'Bo' => ['a' => [1.0, 1.0]]], 'at least two people'];
-        yield 'one reading' => [['Ines' => ['a' => [1.0], 'b' => [1.0]], 'Bo' => ['a' => [1.0], 'b' => [1.0]]], 'at least two people'];
-        yield 'a reading short' => [['Ines' => ['a' => [1.0, 1.0], 'b' => [1.0, 1.0]], 'Bo' => ['a' => [1.0, 1.0], 'b' => [1.0]]], 'Bo did not'];
-        yield 'other pieces' => [['Ines' => ['a' => [1.0, 1.0], 'b' => [1.0, 1.0]], 'Bo' => ['a' => [1.0, 1.0], 'c' => [1.0, 1.0]]], 'Bo did not'];
+        yield 'one reading' => [
+            ['Ines' => ['a' => [1.0], 'b' => [1.0]], 'Bo' => ['a' => [1.0], 'b' => [1.0]]],
+            'at least two people',
+        ];
+        yield 'a reading short' => [
+            ['Ines' => ['a' => [1.0, 1.0], 'b' => [1.0, 1.0]], 'Bo' => ['a' => [1.0, 1.0], 'b' => [1.0]]],
+            'Bo did not',
+        ];
+        yield 'other pieces' => [
+            ['Ines' => ['a' => [1.0, 1.0], 'b' => [1.0, 1.0]], 'Bo' => ['a' => [1.0, 1.0], 'c' => [1.0, 1.0]]],
+            'Bo did not',
+        ];
     }
 
     /** @param  array<string, array<string, list<float>>>  $readings */
@@ -91,7 +114,11 @@ final class GaugeStudyTest extends TestCase
 
     public function test_blocks_tell_how_far_off_it_shows(): void
     {
-        $check = BlockCheck::of([['size' => 5.0, 'readings' => [5.01, 5.01, 5.01]], ['size' => 10.0, 'readings' => [9.97, 9.98, 9.96]]], 0.002, 0.01);
+        $check = BlockCheck::of(
+            [['size' => 5.0, 'readings' => [5.01, 5.01, 5.01]], ['size' => 10.0, 'readings' => [9.97, 9.98, 9.96]]],
+            0.002,
+            0.01,
+        );
         self::assertEqualsWithDelta([0.01, -0.03], array_column($check->blocks, 'bias'), 1e-12);
         self::assertEqualsWithDelta(-0.03, $check->worst, 1e-12);
         self::assertEqualsWithDelta(0.01 / sqrt(2), $check->repeat, 1e-12, 'of both blocks together');
@@ -99,15 +126,29 @@ final class GaugeStudyTest extends TestCase
         self::assertEqualsWithDelta(0.03 + 2.0 * sqrt(0.001 ** 2 + 0.00005 / 3 + 0.0001 / 12), $check->expanded, 1e-12);
     }
 
-    /** What it says of an instrument holds for at least as many of its readings as it says: the bias is never taken off. */
+    /**
+     * What it says of an instrument holds for at least as many of its readings as it says: the bias is never taken off.
+     */
     public function test_what_a_certificate_would_say_is_enough(): void
     {
         $chance = new Chance(11);
         $held = 0;
         for ($n = 0; $n < 1000; $n++) {
             $bias = 0.02 * $chance->normal(0.0, 1.0);
-            $show = static fn (float $size): float => round(($size + $bias + 0.008 * $chance->normal(0.0, 1.0)) / 0.01) * 0.01;
-            $check = BlockCheck::of(array_map(static fn (float $size): array => ['size' => $size, 'readings' => [$show($size), $show($size), $show($size)]], [5.0, 12.5, 25.0]), 0.001, 0.01);
+            $show = static fn (float $size): float => round(
+                ($size + $bias + 0.008 * $chance->normal(0.0, 1.0)) / 0.01,
+            ) * 0.01;
+            $check = BlockCheck::of(
+                array_map(
+                    static fn (float $size): array => [
+                        'size' => $size,
+                        'readings' => [$show($size), $show($size), $show($size)],
+                    ],
+                    [5.0, 12.5, 25.0],
+                ),
+                0.001,
+                0.01,
+            );
             $held += abs($bias) <= $check->expanded ? 1 : 0;
         }
         self::assertGreaterThanOrEqual(950, $held);

@@ -25,8 +25,12 @@ final class CableBookTest extends TestCase
     /** One mm of slack is one mm of play. */
     private const LN_RATIO = 0.0;
 
-    private static function cable(float $wire, ?float $conduit = 900.0, ?CableEnd $hand = CableEnd::Barrel, ?CableEnd $working = CableEnd::Barrel): KnownCable
-    {
+    private static function cable(
+        float $wire,
+        ?float $conduit = 900.0,
+        ?CableEnd $hand = CableEnd::Barrel,
+        ?CableEnd $working = CableEnd::Barrel,
+    ): KnownCable {
         return new KnownCable('a cable', $wire, $conduit, $hand, $working, []);
     }
 
@@ -36,9 +40,21 @@ final class CableBookTest extends TestCase
      * @param  array<int, array{cable: KnownCable, before: bool|null}>  $book
      * @return list<BookMatch>
      */
-    private static function ranked(array $book, ?KnownCable $on = null, ?float $left = 15.0, ?Steps $bracket = null): array
-    {
-        return CableBook::ranked(self::spec(), self::clutchRun(), $on ?? self::cable(84.0), $left, ['perch' => Steps::of(2), 'bracket' => $bracket ?? Steps::of(6)], self::LN_RATIO, $book);
+    private static function ranked(
+        array $book,
+        ?KnownCable $on = null,
+        ?float $left = 15.0,
+        ?Steps $bracket = null,
+    ): array {
+        return CableBook::ranked(
+            self::spec(),
+            self::clutchRun(),
+            $on ?? self::cable(84.0),
+            $left,
+            ['perch' => Steps::of(2), 'bracket' => $bracket ?? Steps::of(6)],
+            self::LN_RATIO,
+            $book,
+        );
     }
 
     private static function spec(): Spec
@@ -57,7 +73,11 @@ final class CableBookTest extends TestCase
      */
     private static function verdicts(array $found): array
     {
-        return array_column(array_map(static fn (BookMatch $one): array => [$one->cable, $one->match->verdict->value], $found), 1, 0);
+        return array_column(
+            array_map(static fn (BookMatch $one): array => [$one->cable, $one->match->verdict->value], $found),
+            1,
+            0,
+        );
     }
 
     public function test_the_book_is_ranked_by_what_fits(): void
@@ -71,7 +91,17 @@ final class CableBookTest extends TestCase
             6 => ['cable' => self::cable(84.0, 880.0), 'before' => null],
         ]);
 
-        self::assertSame([3 => 'fits', 2 => 'fits', 5 => 'cannot_tell', 1 => 'does_not_fit', 4 => 'does_not_fit', 6 => 'does_not_fit'], self::sortedTail(self::verdicts($found)));
+        self::assertSame(
+            [
+                3 => 'fits',
+                2 => 'fits',
+                5 => 'cannot_tell',
+                1 => 'does_not_fit',
+                4 => 'does_not_fit',
+                6 => 'does_not_fit',
+            ],
+            self::sortedTail(self::verdicts($found)),
+        );
     }
 
     /**
@@ -96,13 +126,19 @@ final class CableBookTest extends TestCase
         // It was left in the middle or near it: the target of the spec is all that it is moved by.
         $spec = self::spec();
         self::assertNotNull($spec->aim);
-        $target = $spec->aim->band->floor() + $spec->policy->share() * ($spec->aim->band->ceiling() - $spec->aim->band->floor());
+        $target = $spec->aim->band->floor()
+            + $spec->policy->share() * ($spec->aim->band->ceiling() - $spec->aim->band->floor());
         self::assertEqualsWithDelta($target - 15.0, $slack, 0.35, 'to the nearest flat of each');
     }
 
     public function test_what_was_refused_here_comes_last_and_what_was_fitted_here_first(): void
     {
-        $found = self::ranked([1 => ['cable' => self::cable(84.0), 'before' => false], 2 => ['cable' => self::cable(84.0 - 60.0), 'before' => null], 3 => ['cable' => self::cable(84.0, 905.0), 'before' => true], 4 => ['cable' => self::cable(84.0), 'before' => null]]);
+        $found = self::ranked([
+            1 => ['cable' => self::cable(84.0), 'before' => false],
+            2 => ['cable' => self::cable(84.0 - 60.0), 'before' => null],
+            3 => ['cable' => self::cable(84.0, 905.0), 'before' => true],
+            4 => ['cable' => self::cable(84.0), 'before' => null],
+        ]);
 
         self::assertSame([3, 4, 2, 1], array_map(static fn (BookMatch $one): int => $one->cable, $found));
     }
@@ -112,8 +148,14 @@ final class CableBookTest extends TestCase
         $doubts = [
             [self::cable(84.0, working: null), 'Not both of its ends were written down'],
             [self::cable(84.0, null), 'Its conduit was not measured'],
-            [new KnownCable('a', 84.0, 900.0, CableEnd::Barrel, CableEnd::Barrel, null), 'Whether it carries an adjuster of its own was not written down'],
-            [new KnownCable('a', 84.0, 900.0, CableEnd::Barrel, CableEnd::Barrel, [AdjusterKind::InLine]), 'It carries other adjusters than the one on it now'],
+            [
+                new KnownCable('a', 84.0, 900.0, CableEnd::Barrel, CableEnd::Barrel, null),
+                'Whether it carries an adjuster of its own was not written down',
+            ],
+            [
+                new KnownCable('a', 84.0, 900.0, CableEnd::Barrel, CableEnd::Barrel, [AdjusterKind::InLine]),
+                'It carries other adjusters than the one on it now',
+            ],
         ];
         foreach ($doubts as [$cable, $says]) {
             [$match] = self::ranked([1 => ['cable' => $cable, 'before' => null]]);
@@ -129,23 +171,51 @@ final class CableBookTest extends TestCase
     public function test_without_the_cable_on_it_or_its_play_or_a_place_nothing_is_promised(): void
     {
         $book = [1 => ['cable' => self::cable(84.0), 'before' => null]];
-        $unmeasured = CableBook::ranked(self::spec(), self::clutchRun(), null, 15.0, ['perch' => Steps::of(2), 'bracket' => Steps::of(6)], self::LN_RATIO, $book);
+        $unmeasured = CableBook::ranked(
+            self::spec(),
+            self::clutchRun(),
+            null,
+            15.0,
+            ['perch' => Steps::of(2), 'bracket' => Steps::of(6)],
+            self::LN_RATIO,
+            $book,
+        );
         self::assertSame(MatchVerdict::CannotTell, $unmeasured[0]->match->verdict);
         self::assertSame([], $unmeasured[0]->lands);
         // The same length as one that could be set can be set, but longer or shorter nobody knows.
-        self::assertSame(MatchVerdict::CannotTell, self::ranked([1 => ['cable' => self::cable(90.0), 'before' => null]], left: null)[0]->match->verdict);
-        $hidden = CableBook::ranked(self::spec(), self::clutchRun(), self::cable(84.0), 15.0, ['perch' => Steps::of(2), 'bracket' => null], self::LN_RATIO, [1 => ['cable' => self::cable(84.0 - 12.0), 'before' => null]]);
+        self::assertSame(
+            MatchVerdict::CannotTell,
+            self::ranked([1 => ['cable' => self::cable(90.0), 'before' => null]], left: null)[0]->match->verdict,
+        );
+        $hidden = CableBook::ranked(
+            self::spec(),
+            self::clutchRun(),
+            self::cable(84.0),
+            15.0,
+            ['perch' => Steps::of(2), 'bracket' => null],
+            self::LN_RATIO,
+            [1 => ['cable' => self::cable(84.0 - 12.0), 'before' => null]],
+        );
         self::assertStringContainsString('It depends on where the', $hidden[0]->match->sentence);
     }
 
     public function test_a_longer_wire_is_more_slack_and_never_a_better_verdict_past_what_can_be_taken_up(): void
     {
-        $order = [MatchVerdict::CannotTell->value => -1, MatchVerdict::DoesNotFit->value => 0, MatchVerdict::AtItsEnd->value => 1, MatchVerdict::Fits->value => 2];
+        $order = [
+            MatchVerdict::CannotTell->value => -1,
+            MatchVerdict::DoesNotFit->value => 0,
+            MatchVerdict::AtItsEnd->value => 1,
+            MatchVerdict::Fits->value => 2,
+        ];
         $seen = [];
         foreach (range(-60, 60) as $more) {
             [$one] = self::ranked([1 => ['cable' => self::cable(84.0 + $more), 'before' => null]]);
             $seen[] = $order[$one->match->verdict->value];
-            if ($one->match->reserve !== null && $one->match->takeUp !== null && $one->match->verdict !== MatchVerdict::DoesNotFit) {
+            if (
+                $one->match->reserve !== null
+                && $one->match->takeUp !== null
+                && $one->match->verdict !== MatchVerdict::DoesNotFit
+            ) {
                 self::assertGreaterThanOrEqual(0.0, $one->match->reserve);
             }
         }

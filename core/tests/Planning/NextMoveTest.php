@@ -25,7 +25,10 @@ final class NextMoveTest extends TestCase
         // The few machines whose ratio is quite another draw the expectation by a tenth.
         self::assertEqualsWithDelta(15.1, $advice->expected, 0.1);
         // It stood 2 turns out of 8.8: 8.8 − 4.333 turns of 1.25 mm are left.
-        self::assertMatchesRegularExpression('/^perch barrel, out 2 turns and 2 flats; expect 15\.1 mm \(\d+\.\d to \d+\.\d\); 5\.6 mm of thread left after\.$/', $advice->sentence);
+        self::assertMatchesRegularExpression(
+            '/^perch barrel, out 2 turns and 2 flats; expect 15\.1 mm \(\d+\.\d to \d+\.\d\); 5\.6 mm of thread left after\.$/',
+            $advice->sentence,
+        );
     }
 
     public function test_too_tight_is_given_slack(): void
@@ -52,7 +55,10 @@ final class NextMoveTest extends TestCase
     #[DataProvider('policies')]
     public function test_the_policy_moves_the_target_at_once(string $policy, float $target): void
     {
-        $job = TestJob::clutch(standing: TestJob::standing(['perch' => 1.0, 'bracket' => 6.0]))->ready()->read(25.5, 25, 25.5)->line("aim {$policy}");
+        $job = TestJob::clutch(standing: TestJob::standing(['perch' => 1.0, 'bracket' => 6.0]))
+            ->ready()
+            ->read(25.5, 25, 25.5)
+            ->line("aim {$policy}");
         self::assertEqualsWithDelta($target, $job->state->next()->target, 1e-12);
         // A flat is 0.72 mm, and near an edge the sure side wins.
         self::assertEqualsWithDelta($target, self::advice($job)->expected, 0.72);
@@ -84,7 +90,9 @@ final class NextMoveTest extends TestCase
     public function test_a_thread_that_is_used_up_says_so_and_the_other_end_takes_over(): void
     {
         $run = TestJob::clutchRun(['healthy_mm' => ['from' => 0, 'to' => 11]]);
-        $job = TestJob::clutch(run: $run, standing: TestJob::standing(['perch' => 8.5, 'bracket' => 2.0]))->ready()->read(25.5, 25, 25.5);
+        $job = TestJob::clutch(run: $run, standing: TestJob::standing(['perch' => 8.5, 'bracket' => 2.0]))
+            ->ready()
+            ->read(25.5, 25, 25.5);
         $options = $job->state->next()->options;
         self::assertSame(AdviceKind::OutOfThread, $options['perch']->kind);
         self::assertStringContainsString('not enough thread to take up the slack', $options['perch']->sentence);
@@ -93,34 +101,52 @@ final class NextMoveTest extends TestCase
 
     public function test_when_nothing_reaches_the_band_it_says_which_limit_and_what_that_means(): void
     {
-        $next = TestJob::clutch(standing: TestJob::standing(['perch' => 8.7, 'bracket' => 17.5]))->ready()->read(28, 28, 28)->state->next();
+        $next = TestJob::clutch(standing: TestJob::standing(['perch' => 8.7, 'bracket' => 17.5]))
+            ->ready()
+            ->read(28, 28, 28)->state
+            ->next();
         self::assertSame(PlanKind::OutOfThread, $next->kind);
         self::assertNull($next->recommended);
         self::assertStringContainsString('Suspect a stretched or wrong cable', $next->sentence);
-        self::assertStringContainsString('With every adjuster at its safe end it would still read about 28.0 mm, and the band ends at 20.0.', $next->sentence);
+        self::assertStringContainsString(
+            'With every adjuster at its safe end it would still read about 28.0 mm, and the band ends at 20.0.',
+            $next->sentence,
+        );
     }
 
     public function test_poses_that_nobody_read_are_no_reason_to_blame_a_part(): void
     {
-        // 7 mm: the thread that is left reaches the edge of the band, and not the half millimetre more that unread poses are allowed.
-        $next = TestJob::throttle(standing: TestJob::standing(['grip' => 7.2, 'carburettor' => 11.9]))->ready()->read(7, 7, 7)->state->next();
+        // 7 mm: the thread that is left reaches the edge of the band, and not the half millimetre more that unread
+        // poses are allowed.
+        $next = TestJob::throttle(standing: TestJob::standing(['grip' => 7.2, 'carburettor' => 11.9]))
+            ->ready()
+            ->read(7, 7, 7)->state
+            ->next();
         self::assertSame([PlanKind::Move, 'grip'], [$next->kind, $next->recommended]);
     }
 
     public function test_where_nothing_reaches_the_edge_that_is_named_is_the_one_of_the_spec(): void
     {
-        $next = TestJob::throttle(standing: TestJob::standing(['grip' => 8.0, 'carburettor' => 11.9]))->ready()->read(7, 7, 7)->state->next();
+        $next = TestJob::throttle(standing: TestJob::standing(['grip' => 8.0, 'carburettor' => 11.9]))
+            ->ready()
+            ->read(7, 7, 7)->state
+            ->next();
         self::assertSame(PlanKind::OutOfThread, $next->kind);
         self::assertStringContainsString('and the band ends at 6.0.', $next->sentence);
     }
 
     public function test_or_the_one_that_the_poses_ask_of_the_straight_one(): void
     {
-        $job = TestJob::throttle(standing: TestJob::standing(['grip' => 8.0, 'carburettor' => 11.9]))->ready()->read(7, 7, 7)
+        $job = TestJob::throttle(standing: TestJob::standing(['grip' => 8.0, 'carburettor' => 11.9]))
+            ->ready()
+            ->read(7, 7, 7)
             ->readIn(Pose::Left, 7.5, 7.5, 7.5)->readIn(Pose::Right, 7, 7, 7);
         $next = $job->state->next();
         self::assertSame(PlanKind::OutOfThread, $next->kind);
-        self::assertMatchesRegularExpression('/and for the other poses to be inside it has to be at most 5\.\d straight\./', $next->sentence);
+        self::assertMatchesRegularExpression(
+            '/and for the other poses to be inside it has to be at most 5\.\d straight\./',
+            $next->sentence,
+        );
     }
 
     public function test_a_pose_at_the_very_edge_blames_no_part_it_is_read_again(): void
@@ -128,34 +154,61 @@ final class NextMoveTest extends TestCase
         $job = self::atTheEdgeFullRight(6.15, 6.0);
         $next = $job->state->next();
         self::assertSame(PlanKind::Read, $next->kind);
-        self::assertStringStartsWith('Read it again with bars full right: it stands at the edge of the band there, and no turn brings it further in.', $next->sentence);
+        self::assertStringStartsWith(
+            'Read it again with bars full right: it stands at the edge of the band there, and no turn brings it further in.',
+            $next->sentence,
+        );
         self::assertStringNotContainsString('Suspect', $next->sentence);
         self::assertSame('pose:right', $job->state->progress->asks()?->key);
         self::assertFalse($job->state->progress->item('pose:right')?->failed);
 
         $again = $job->readIn(Pose::Right, 5.85, 5.8, 5.85, 5.8)->state;
         self::assertTrue($again->judgement->poses['right']->mayBeLeft(), $again->judgement->poses['right']->sentence);
-        self::assertSame(['leave'], array_map(static fn (Answer $one): string => $one->word, $again->progress->asks()->answers ?? []));
+        self::assertSame(
+            ['leave'],
+            array_map(static fn (Answer $one): string => $one->word, $again->progress->asks()->answers ?? []),
+        );
     }
 
     public function test_and_where_many_readings_do_not_tell_it_says_so_and_still_blames_none(): void
     {
         $next = self::atTheEdgeFullRight(6.05, 6.0, 6.05, 6.0, 6.05, 6.0)->state->next();
         self::assertSame(PlanKind::Decide, $next->kind);
-        self::assertMatchesRegularExpression('/^Bars full right: Outside with \d\d %: this caliper can say no more\. grip adjuster: not enough thread/', $next->sentence);
+        self::assertMatchesRegularExpression(
+            '/^Bars full right: Outside with \d\d %: this caliper can say no more\. grip adjuster: not enough thread/',
+            $next->sentence,
+        );
         self::assertStringNotContainsString('Suspect', $next->sentence);
     }
 
     public function test_a_straight_reading_taken_once_is_taken_again_before_a_part_is_blamed_for_another_pose(): void
     {
-        $job = TestJob::throttle(standing: TestJob::standing(['grip' => 0.0, 'carburettor' => 0.2]))->ready()->read(3.6)->readIn(Pose::Right, 3.6, 3.6)->readIn(Pose::Left, 0.9, 0.9);
-        self::assertSame('By one reading straight, nothing here brings every pose inside. Read it once more with bars straight, before a part is blamed.', $job->state->next()->sentence);
+        $job = TestJob::throttle(standing: TestJob::standing(['grip' => 0.0, 'carburettor' => 0.2]))
+            ->ready()
+            ->read(3.6)
+            ->readIn(Pose::Right, 3.6, 3.6)
+            ->readIn(Pose::Left, 0.9, 0.9);
+        self::assertSame(
+            'By one reading straight, nothing here brings every pose inside. Read it once more with bars straight, before a part is blamed.',
+            $job->state->next()->sentence,
+        );
         self::assertSame(Pose::Straight, $job->state->next()->again);
-        self::assertSame('pose:straight', $job->state->progress->asks()?->key, 'not the one that was read twice already');
-        self::assertSame('3.6 mm · Inside the band. Read it again: one reading may be misread', $job->state->progress->asks()->said);
+        self::assertSame(
+            'pose:straight',
+            $job->state->progress->asks()?->key,
+            'not the one that was read twice already',
+        );
+        self::assertSame(
+            '3.6 mm · Inside the band. Read it again: one reading may be misread',
+            $job->state->progress->asks()->said,
+        );
 
         $again = $job->readIn(Pose::Straight, 3.6)->state;
-        self::assertSame(2, $again->judgement->nowGroup?->found->count, 'it is the second of one group, whatever was read in between');
+        self::assertSame(
+            2,
+            $again->judgement->nowGroup?->found->count,
+            'it is the second of one group, whatever was read in between',
+        );
         self::assertSame(PlanKind::OutOfThread, $again->next()->kind);
         self::assertSame('pose:left', $again->progress->asks()?->key);
     }
@@ -168,8 +221,16 @@ final class NextMoveTest extends TestCase
         self::assertSame(PlanKind::Move, $job->state->next()->kind, $job->state->next()->sentence);
         self::assertGreaterThan(0, self::advice($job)->steps?->count, 'out takes up');
         self::assertTrue($job->state->progress->item('pose:left')?->failed);
-        self::assertSame('pose:right', $job->state->progress->asks()?->key, 'the other pose is read before it is turned');
-        self::assertSame('pose:left', $job->readIn(Pose::Right, 3.5)->state->progress->asks()?->key, 'and nothing is tried before it is');
+        self::assertSame(
+            'pose:right',
+            $job->state->progress->asks()?->key,
+            'the other pose is read before it is turned',
+        );
+        self::assertSame(
+            'pose:left',
+            $job->readIn(Pose::Right, 3.5)->state->progress->asks()?->key,
+            'and nothing is tried before it is',
+        );
     }
 
     public function test_a_pose_that_is_told_to_be_outside_still_names_the_limit(): void
@@ -188,10 +249,22 @@ final class NextMoveTest extends TestCase
 
     public function test_what_no_reading_settles_and_nothing_can_turn_says_both(): void
     {
-        $rule = ['shelf' => [['id' => 'rule', 'name' => 'Steel rule', 'kind' => 'steel_rule', 'resolution_mm' => 0.5, 'reach_mm' => 300]]];
-        $next = TestJob::clutch(standing: $rule + TestJob::standing(['perch' => 8.7, 'bracket' => 17.5]))->ready()->read(20.0, 19.5, 20.0)->state->next();
+        $rule = ['shelf' => [[
+            'id' => 'rule',
+            'name' => 'Steel rule',
+            'kind' => 'steel_rule',
+            'resolution_mm' => 0.5,
+            'reach_mm' => 300,
+        ]]];
+        $next = TestJob::clutch(standing: $rule + TestJob::standing(['perch' => 8.7, 'bracket' => 17.5]))
+            ->ready()
+            ->read(20.0, 19.5, 20.0)->state
+            ->next();
         self::assertSame(PlanKind::Decide, $next->kind);
-        self::assertMatchesRegularExpression('/^Inside with \d\d %: this steel rule can say no more\. A finer instrument would\. perch barrel: not enough thread/', $next->sentence);
+        self::assertMatchesRegularExpression(
+            '/^Inside with \d\d %: this steel rule can say no more\. A finer instrument would\. perch barrel: not enough thread/',
+            $next->sentence,
+        );
         self::assertStringNotContainsString('turn it', $next->sentence);
     }
 
@@ -215,7 +288,9 @@ final class NextMoveTest extends TestCase
     {
         $job = TestJob::clutch(standing: TestJob::standing(['perch' => null, 'bracket' => null]));
         while (($item = $job->state->progress->asks()) !== null && ! str_starts_with($item->key, 'reading')) {
-            str_starts_with($item->key, 'thread') ? $job->entry('thread', ['adjuster' => substr($item->key, 7), 'unseen' => true]) : $job->line($item->key === 'condition' ? 'cold' : 'ok');
+            str_starts_with($item->key, 'thread')
+                ? $job->entry('thread', ['adjuster' => substr($item->key, 7), 'unseen' => true])
+                : $job->line($item->key === 'condition' ? 'cold' : 'ok');
         }
         $job->read(60, 60, 60);
         $now = 60.0;
@@ -228,7 +303,10 @@ final class NextMoveTest extends TestCase
             self::assertSame(['perch', 720], [$advice->adjuster, $advice->steps?->count]);
             $job->entry('move', ['adjuster' => 'perch', 'turns' => 1]);
             $now -= 1.25 * 132 / 38;
-            $job->line(sprintf('%.1f', $now), 'in_band')->line(sprintf('%.1f', $now), 'in_band')->line(sprintf('%.1f', $now), 'in_band');
+            $job
+                ->line(sprintf('%.1f', $now), 'in_band')
+                ->line(sprintf('%.1f', $now), 'in_band')
+                ->line(sprintf('%.1f', $now), 'in_band');
         }
         self::assertSame(7, $moves);
     }

@@ -31,7 +31,13 @@ final class PlansAgainstTryingTest extends TestCase
     private const FULL = 20;
 
     /** @var array<string, int> */
-    private array $mix = ['solvable' => 0, 'impossible' => 0, 'three adjusters' => 0, 'last resort' => 0, 'service' => 0];
+    private array $mix = [
+        'solvable' => 0,
+        'impossible' => 0,
+        'three adjusters' => 0,
+        'last resort' => 0,
+        'service' => 0,
+    ];
 
     /** @var array<string, int> how often another order of two criteria would have given another plan */
     private array $swapped = [];
@@ -47,9 +53,16 @@ final class PlansAgainstTryingTest extends TestCase
         self::assertGreaterThanOrEqual(200, $this->mix['three adjusters']);
         self::assertGreaterThanOrEqual(120, $this->mix['last resort']);
         self::assertGreaterThanOrEqual(120, $this->mix['impossible']);
-        foreach ([SettingMode::TouchUp->value => Tries::TOUCH_UP, SettingMode::Service->value => Tries::SERVICE] as $mode => $order) {
+        foreach ([
+            SettingMode::TouchUp->value => Tries::TOUCH_UP,
+            SettingMode::Service->value => Tries::SERVICE,
+        ] as $mode => $order) {
             foreach (self::pairs($order) as [$a, $b]) {
-                self::assertGreaterThan(0, $this->swapped["{$mode}: {$order[$a]} and {$order[$b]}"] ?? 0, "{$mode}: no case tells {$order[$a]} from {$order[$b]}");
+                self::assertGreaterThan(
+                    0,
+                    $this->swapped["{$mode}: {$order[$a]} and {$order[$b]}"] ?? 0,
+                    "{$mode}: no case tells {$order[$a]} from {$order[$b]}",
+                );
             }
         }
     }
@@ -73,8 +86,16 @@ final class PlansAgainstTryingTest extends TestCase
         self::assertNotNull($plan, $where);
         self::assertCount(1, $plan->steps, $where);
         self::assertNull($positions[$plan->steps[0]->adjuster] ?? null, $where);
-        self::assertLessThanOrEqual(Steps::PER_TURN, abs(($plan->steps[0]->steps ?? self::fail($where))->count), $where);
-        self::assertLessThan(abs($window->band->beyond($window->expected(0.0))), abs($window->band->beyond($window->expected($plan->shift))), $where);
+        self::assertLessThanOrEqual(
+            Steps::PER_TURN,
+            abs(($plan->steps[0]->steps ?? self::fail($where))->count),
+            $where,
+        );
+        self::assertLessThan(
+            abs($window->band->beyond($window->expected(0.0))),
+            abs($window->band->beyond($window->expected($plan->shift))),
+            $where,
+        );
     }
 
     private function tryOne(Chance $chance, int $case, bool $full): void
@@ -101,7 +122,14 @@ final class PlansAgainstTryingTest extends TestCase
         if ($last && count($all) > count($usual)) {
             [$good, $best] = $tries->best($all);
         }
-        if ($best === null && count($all) > count($usual) && array_filter(array_keys($usual), static fn (string $id): bool => ($facts->adjusters->positions[$id] ?? null) === null) === []) {
+        if (
+            $best === null
+            && count($all) > count($usual)
+            && array_filter(
+                array_keys($usual),
+                static fn (string $id): bool => ($facts->adjusters->positions[$id] ?? null) === null,
+            ) === []
+        ) {
             // Where the clamp has not wire enough for bolts fully home, they come home as far as it reaches.
             $all = self::tried($state->run, $facts, $mode, true, false);
             $good = $tries->good($all);
@@ -158,11 +186,21 @@ final class PlansAgainstTryingTest extends TestCase
         $low = (float) $chance->whole(3, 12);
         $band = SpecBand::between($low, $low + $chance->between(2.0, 10.0));
         $found = max(0.5, $chance->between($low - 12.0, $band->ceiling() + 25.0));
-        $play = TaughtPlay::startingFrom(RatioPrior::of(log($chance->between(1.0, 4.0)), [0.03, 0.1, 0.3][$chance->whole(0, 2)]), 0.0)->given($found, 0.15);
+        $play = TaughtPlay::startingFrom(
+            RatioPrior::of(log($chance->between(1.0, 4.0)), [0.03, 0.1, 0.3][$chance->whole(0, 2)]),
+            0.0,
+        )->given($found, 0.15);
         self::assertInstanceOf(TaughtPlay::class, $play);
         $share = [0.25, 0.5, 0.75][$chance->whole(0, 2)];
 
-        return new ShiftWindow($play, $band, [$band->floor() + 0.25, $band->ceiling() - 0.25], 0.2, $band->floor() + $share * ($band->ceiling() - $band->floor()), $chance->whole(0, 1) === 0);
+        return new ShiftWindow(
+            $play,
+            $band,
+            [$band->floor() + 0.25, $band->ceiling() - 0.25],
+            0.2,
+            $band->floor() + $share * ($band->ceiling() - $band->floor()),
+            $chance->whole(0, 1) === 0,
+        );
     }
 
     /** @return array{array<string, mixed>, array<string, float|null>} */
@@ -175,32 +213,64 @@ final class PlansAgainstTryingTest extends TestCase
             $turns = $chance->whole(3, 7);
             $pitch = [1.25, 1.0, 0.75][$chance->whole(0, 2)];
             $adjusters[] = [
-                'id' => $name, 'name' => $name, 'kind' => ['barrel', 'in_line', 'bracket_nuts'][$place], 'pitch_mm' => $pitch,
-                'travel_mm' => $turns * $pitch, 'engaged_mm' => 0, 'smallest_step_turns' => [0.5, 1.0][$chance->whole(0, 1)], 'sense' => $chance->whole(0, 9) === 0 ? 'out_gives_slack' : 'out_takes_slack',
-                'access' => ['minutes' => [[0, 0], [0, 3], [1, 6]][$place][$chance->whole(0, 1)]] + ($place === 0 ? [] : ['cover' => $place === 1 ? 'boot' : 'cover']),
+                'id' => $name, 'name' => $name, 'kind' => ['barrel', 'in_line', 'bracket_nuts'][$place],
+                'pitch_mm' => $pitch,
+                'travel_mm' => $turns * $pitch, 'engaged_mm' => 0,
+                'smallest_step_turns' => [0.5, 1.0][$chance->whole(0, 1)],
+                'sense' => $chance->whole(0, 9) === 0 ? 'out_gives_slack' : 'out_takes_slack',
+                'access' => ['minutes' => [[0, 0], [0, 3], [1, 6]][$place][$chance->whole(0, 1)]]
+                    + ($place === 0 ? [] : ['cover' => $place === 1 ? 'boot' : 'cover']),
             ];
             $standing[$name] = $chance->whole(0, 11) === 0 ? null : $chance->whole(0, 2 * $turns) / 2;
         }
         if ($chance->whole(0, 3) > 0) {
-            $adjusters[] = ['id' => 'clamp', 'name' => 'clamp', 'kind' => 'pinch_clamp', 'mm_per_step' => 1, 'travel_steps' => ['from' => 0, 'to' => 12], 'smallest_step' => 1,
-                'access' => ['minutes' => 9, 'cover' => 'guard']];
+            $adjusters[] = [
+                'id' => 'clamp',
+                'name' => 'clamp',
+                'kind' => 'pinch_clamp',
+                'mm_per_step' => 1,
+                'travel_steps' => ['from' => 0, 'to' => 12],
+                'smallest_step' => 1,
+                'access' => ['minutes' => 9, 'cover' => 'guard'],
+            ];
             $standing['clamp'] = (float) $chance->whole(0, 6);
         }
 
-        return [['cables' => [['id' => 'cable', 'name' => 'Cable', 'adjusters' => $adjusters]]] + TestJob::clutchRun(), $standing];
+        return [
+            ['cables' => [['id' => 'cable', 'name' => 'Cable', 'adjusters' => $adjusters]]] + TestJob::clutchRun(),
+            $standing,
+        ];
     }
 
-    /** @return array{array<string, mixed>, array<string, float|null>} three adjusters in flats, as they come on a machine */
+    /**
+     * @return array{array<string, mixed>, array<string, float|null>} three adjusters in flats, as they come on a
+     *     machine
+     */
     private static function fullRun(Chance $chance): array
     {
         $adjusters = [];
         $standing = [];
-        foreach (['perch' => [1.25, 8.75, 0], 'in_line' => [1.0, 8.0, 2], 'bracket' => [1.25, 11.25, 6]] as $name => [$pitch, $travel, $minutes]) {
-            $adjusters[] = ['id' => $name, 'name' => $name, 'kind' => 'barrel', 'pitch_mm' => $pitch, 'travel_mm' => $travel, 'engaged_mm' => 0, 'access' => ['minutes' => $minutes]];
+        foreach ([
+            'perch' => [1.25, 8.75, 0],
+            'in_line' => [1.0, 8.0, 2],
+            'bracket' => [1.25, 11.25, 6],
+        ] as $name => [$pitch, $travel, $minutes]) {
+            $adjusters[] = [
+                'id' => $name,
+                'name' => $name,
+                'kind' => 'barrel',
+                'pitch_mm' => $pitch,
+                'travel_mm' => $travel,
+                'engaged_mm' => 0,
+                'access' => ['minutes' => $minutes],
+            ];
             $standing[$name] = $chance->whole(0, (int) floor($travel / $pitch * 6)) / 6;
         }
 
-        return [['cables' => [['id' => 'cable', 'name' => 'Cable', 'adjusters' => $adjusters]]] + TestJob::clutchRun(), $standing];
+        return [
+            ['cables' => [['id' => 'cable', 'name' => 'Cable', 'adjusters' => $adjusters]]] + TestJob::clutchRun(),
+            $standing,
+        ];
     }
 
     /** @return array<string, Tried> */
@@ -210,7 +280,10 @@ final class PlansAgainstTryingTest extends TestCase
         foreach ($run->playAdjusters() as $adjuster) {
             $easy = $easy === null || $adjuster->access()->minutes < $easy->access()->minutes ? $adjuster : $easy;
         }
-        $adjusters = array_filter($run->playAdjusters(), static fn (Adjuster $one): bool => $clamps || $one->kind()->value !== 'pinch_clamp');
+        $adjusters = array_filter(
+            $run->playAdjusters(),
+            static fn (Adjuster $one): bool => $clamps || $one->kind()->value !== 'pinch_clamp',
+        );
 
         return array_map(static fn (Adjuster $one): Tried => new Tried(
             $one,

@@ -31,7 +31,11 @@ final class ProofEvidenceTest extends TestCase
     public function test_a_late_bite_wants_more_slack_within_the_band_and_the_job_goes_on_from_there(): void
     {
         $job = self::proved(13, ['bite' => 'late']);
-        self::assertSame([JobStage::Set, 'condition:ran'], [$job->state->progress->stage, self::asked($job)], 'it was run');
+        self::assertSame(
+            [JobStage::Set, 'condition:ran'],
+            [$job->state->progress->stage, self::asked($job)],
+            'it was run',
+        );
         self::assertSame([JobStage::Set, 'in_band'], [$job->line('cold')->state->progress->stage, self::asked($job)]);
         self::assertSame('Set it finer, inside the band', self::item($job)->label);
         $next = $job->state->next();
@@ -66,7 +70,10 @@ final class ProofEvidenceTest extends TestCase
     {
         $job = self::proved(15, ['no_slip' => 'slips']);
         self::assertSame('put_right', self::asked($job));
-        self::assertStringStartsWith('“Lever out, in a high gear against the brake, or under load: does it hold?” It slips: the engine speeds up, the wheel does not: its cable has play, and so that is no matter of slack.', self::item($job)->said ?? '');
+        self::assertStringStartsWith(
+            '“Lever out, in a high gear against the brake, or under load: does it hold?” It slips: the engine speeds up, the wheel does not: its cable has play, and so that is no matter of slack.',
+            self::item($job)->said ?? '',
+        );
         self::assertSame(PlanKind::Suspect, $job->state->next()->kind);
         // A late bite asks for slack by itself.
         $late = self::proved(13, ['no_slip' => 'slips', 'bite' => 'late'])->line('cold')->state->next();
@@ -79,12 +86,19 @@ final class ProofEvidenceTest extends TestCase
         $job = TestJob::throttle()->ready()->read(4, 4, 4)->readIn(Pose::Left, 4, 4)->readIn(Pose::Right, 4, 4);
         $job->entry('check', ['key' => 'snap_shut', 'answer' => 'no', 'pose' => 'left']);
         self::assertSame('put_right', self::asked($job));
-        self::assertStringContainsString('its cable has play, and so that is no matter of slack. Look for: a dry or kinked wire, a grip that rubs at the end of the bar, a weak return spring, a route that binds.', $job->state->next()->sentence);
+        self::assertStringContainsString(
+            'its cable has play, and so that is no matter of slack. Look for: a dry or kinked wire, a grip that rubs at the end of the bar, a weak return spring, a route that binds.',
+            $job->state->next()->sentence,
+        );
         // Where nobody read it in that pose, it may be taut there.
         $unread = TestJob::throttle()->ready()->read(4, 4, 4);
         $unread->entry('check', ['key' => 'snap_shut', 'answer' => 'no', 'pose' => 'left']);
         self::assertStringContainsString('it wants more slack', $unread->state->next()->sentence);
-        $doubtful = TestJob::throttle(['aim' => ['low_mm' => 0.2]])->ready()->read(0.3, 0.3, 0.3)->readIn(Pose::Left, 0.3)->readIn(Pose::Right, 0.3);
+        $doubtful = TestJob::throttle(['aim' => ['low_mm' => 0.2]])
+            ->ready()
+            ->read(0.3, 0.3, 0.3)
+            ->readIn(Pose::Left, 0.3)
+            ->readIn(Pose::Right, 0.3);
         $doubtful->entry('check', ['key' => 'snap_shut', 'answer' => 'no', 'pose' => 'left']);
         self::assertStringNotContainsString('has play', $doubtful->state->next()->sentence);
     }
@@ -102,10 +116,19 @@ final class ProofEvidenceTest extends TestCase
         $free = self::proved(13, ['bite' => 'late']);
         $free->line('cold')->line('-2f', 'in_band')->read(14.4, 14.4, 14.4);
         // Two flats looser it bit too early: the good place lies between, one flat off.
-        $free->line('ok', 'lock:perch')->read(14.4, 14.4, 14.4)->line('yes', 'check:arm_loose')->line('yes', 'check:wiggle_still')->refit();
+        $free
+            ->line('ok', 'lock:perch')
+            ->read(14.4, 14.4, 14.4)
+            ->line('yes', 'check:arm_loose')
+            ->line('yes', 'check:wiggle_still')
+            ->refit();
         $free->line('yes', 'check:no_creep')->line('holds', 'check:no_slip')->line('early', 'check:bite');
         $next = $free->state->next();
-        self::assertSame([PlanKind::Move, 1], [$next->kind, ($next->options['perch']->steps ?? self::fail('no move'))->count / 120], 'back by one flat of the two');
+        self::assertSame(
+            [PlanKind::Move, 1],
+            [$next->kind, ($next->options['perch']->steps ?? self::fail('no move'))->count / 120],
+            'back by one flat of the two',
+        );
     }
 
     public function test_where_it_failed_further_that_way_what_lies_between_is_not_tried_again(): void
@@ -118,7 +141,10 @@ final class ProofEvidenceTest extends TestCase
         self::provedAgain($job, 'late');
         $next = $job->state->next();
         self::assertSame(PlanKind::Suspect, $next->kind, $next->sentence);
-        self::assertStringContainsString('It failed further that way, too, and no step is left inside the band.', $next->sentence);
+        self::assertStringContainsString(
+            'It failed further that way, too, and no step is left inside the band.',
+            $next->sentence,
+        );
         self::assertSame('put_right', self::asked($job));
     }
 
@@ -132,19 +158,45 @@ final class ProofEvidenceTest extends TestCase
         }
         $next = $job->state->next();
         self::assertSame(PlanKind::Suspect, $next->kind);
-        self::assertStringContainsString('It failed so at 4 settings: that is hardly a matter of slack. Look for:', $next->sentence);
-        $job->entry('put_right', ['cure' => 'other', 'remark' => 'arm moved by a tooth'])->line('cold')->read(15.9, 15.9, 15.9);
-        self::assertSame(PlanKind::Prove, $job->state->next()->kind, 'what was seen before it was put right counts no more');
+        self::assertStringContainsString(
+            'It failed so at 4 settings: that is hardly a matter of slack. Look for:',
+            $next->sentence,
+        );
+        $job
+            ->entry('put_right', ['cure' => 'other', 'remark' => 'arm moved by a tooth'])
+            ->line('cold')
+            ->read(15.9, 15.9, 15.9);
+        self::assertSame(
+            PlanKind::Prove,
+            $job->state->next()->kind,
+            'what was seen before it was put right counts no more',
+        );
     }
 
     public function test_what_proofs_drove_it_from_it_is_not_brought_back_to_for_the_threads_sake(): void
     {
-        $evidence = static fn (TestJob $job): ProofEvidence => ProofEvidence::of($job->state->spec, $job->state->run, $job->state->facts);
+        $evidence = static fn (TestJob $job): ProofEvidence => ProofEvidence::of(
+            $job->state->spec,
+            $job->state->run,
+            $job->state->facts,
+        );
         $band = SpecBand::between(10, 20);
         $job = self::proved(17, ['bite' => 'early']);
-        self::assertEqualsWithDelta([10.0, 17.0], [$evidence($job)->allowed($band, 17.0, 3.4737)?->floor(), $evidence($job)->allowed($band, 17.0, 3.4737)?->ceiling()], 1e-9);
+        self::assertEqualsWithDelta(
+            [10.0, 17.0],
+            [
+                $evidence($job)->allowed($band, 17.0, 3.4737)?->floor(),
+                $evidence($job)->allowed($band, 17.0, 3.4737)?->ceiling(),
+            ],
+            1e-9,
+        );
         $job->line('cold')->line('+1t', 'in_band')->read(12.7, 12.7, 12.7);
-        self::assertEqualsWithDelta(17.0, $evidence($job)->allowed($band, 12.7, 3.4737)?->ceiling(), 0.05, 'one turn of 1.25 mm back');
+        self::assertEqualsWithDelta(
+            17.0,
+            $evidence($job)->allowed($band, 12.7, 3.4737)?->ceiling(),
+            0.05,
+            'one turn of 1.25 mm back',
+        );
         self::provedAgain($job, 'early');
         self::assertEqualsWithDelta(12.7, $evidence($job)->allowed($band, 12.7, 3.4737)?->ceiling(), 1e-9);
         $job->line('cold')->line('+3f', 'in_band')->read(10.6, 10.6, 10.6);
@@ -156,14 +208,31 @@ final class ProofEvidenceTest extends TestCase
     private static function provedAgain(TestJob $job, string $bite): void
     {
         $mm = $job->state->judgement->nowGroup->found->mean ?? self::fail('not read');
-        $job->line('ok', 'lock:perch')->read($mm, $mm, $mm)->line('yes', 'check:arm_loose')->line('yes', 'check:wiggle_still')->refit();
+        $job
+            ->line('ok', 'lock:perch')
+            ->read($mm, $mm, $mm)
+            ->line('yes', 'check:arm_loose')
+            ->line('yes', 'check:wiggle_still')
+            ->refit();
         $job->line('yes', 'check:no_creep')->line('holds', 'check:no_slip')->line($bite, 'check:bite');
     }
 
     public function test_slow_on_grass_takes_one_rung_and_creeping_there_says_so(): void
     {
         $setting = SlidingDrive::table('rungs')->settings['drive'];
-        $job = TestJob::table('sliding_drive', OutcomeTable::of('conduit', 'rung', 'towards more drive', 'towards less drive', [$setting], [Mover::of('bracket', 1.0, 1, 0.0)], 1.0, 2.0));
+        $job = TestJob::table(
+            'sliding_drive',
+            OutcomeTable::of(
+                'conduit',
+                'rung',
+                'towards more drive',
+                'towards less drive',
+                [$setting],
+                [Mover::of('bracket', 1.0, 1, 0.0)],
+                1.0,
+                2.0,
+            ),
+        );
         while (! str_starts_with(self::asked($job) ?? '', 'found:')) {
             $job->line('ok');
         }
@@ -171,11 +240,23 @@ final class ProofEvidenceTest extends TestCase
         foreach (['rolls_back', 'handle_returns'] as $key) {
             $job->entry('check', ['key' => $key, 'answer' => 'yes']);
         }
-        $job->refit()->entry('check', ['key' => 'nothing_at_rest', 'answer' => 'yes'])->entry('check', ['key' => 'on_grass', 'answer' => 'slow']);
-        $advice = TablePlanner::advise($job->state->spec, $job->state->judgement->table ?? self::fail('no table'), $job->state->run, $job->state->facts);
+        $job
+            ->refit()
+            ->entry('check', ['key' => 'nothing_at_rest', 'answer' => 'yes'])
+            ->entry('check', ['key' => 'on_grass', 'answer' => 'slow']);
+        $advice = TablePlanner::advise(
+            $job->state->spec,
+            $job->state->judgement->table ?? self::fail('no table'),
+            $job->state->run,
+            $job->state->facts,
+        );
         self::assertSame(TableAdviceKind::Move, $advice->kind);
         self::assertGreaterThan(0.0, $advice->shift, 'towards more drive');
-        self::assertSame('thread:bracket', self::asked($job), 'now that it is going to be moved, where it stands is noted first');
+        self::assertSame(
+            'thread:bracket',
+            self::asked($job),
+            'now that it is going to be moved, where it stands is noted first',
+        );
         $job->line('ok');
         self::assertSame('in_band', self::asked($job));
     }
@@ -190,32 +271,73 @@ final class ProofEvidenceTest extends TestCase
         self::assertSame(PlanKind::Move, $next->kind);
         self::assertStringContainsString('It still has 1.5 mm to go.', $next->sentence);
         // One turn of M6 × 1 is 1 mm at the wire: a turn and a half, to half a flat.
-        self::assertEqualsWithDelta(1.5, abs(($next->options['in_line']->steps ?? self::fail('no move'))->toFloat()), 1 / 6 + 1e-9);
+        self::assertEqualsWithDelta(
+            1.5,
+            abs(($next->options['in_line']->steps ?? self::fail('no move'))->toFloat()),
+            1 / 6 + 1e-9,
+        );
     }
 
     public function test_in_its_band_and_yet_short_is_no_matter_of_slack(): void
     {
-        $job = self::trigger()->line('no', 'check:wide_open')->entry('measure', ['key' => 'short_of_open', 'value' => 4.0, 'entered' => '4']);
+        $job = self::trigger()
+            ->line('no', 'check:wide_open')
+            ->entry('measure', ['key' => 'short_of_open', 'value' => 4.0, 'entered' => '4']);
         $next = $job->state->next();
         self::assertSame(PlanKind::Suspect, $next->kind, '2.5 mm less 4 is no play at all');
-        self::assertStringContainsString('in its band and yet short. Look at the bracket, the cable, and the stop', $next->sentence);
+        self::assertStringContainsString(
+            'in its band and yet short. Look at the bracket, the cable, and the stop',
+            $next->sentence,
+        );
         self::assertSame('put_right', self::asked($job));
     }
 
     public function test_what_was_measured_before_a_move_says_nothing_after_it(): void
     {
-        $job = self::trigger()->line('no', 'check:wide_open')->entry('measure', ['key' => 'short_of_open', 'value' => 1.5, 'entered' => '1.5']);
-        $job->line('cold')->line('+1t', 'in_band')->read(1.5, 1.5, 1.5)->line('ok', 'lock:in_line')->read(1.5, 1.5, 1.5)->line('no', 'check:wide_open');
+        $job = self::trigger()
+            ->line('no', 'check:wide_open')
+            ->entry('measure', ['key' => 'short_of_open', 'value' => 1.5, 'entered' => '1.5']);
+        $job
+            ->line('cold')
+            ->line('+1t', 'in_band')
+            ->read(1.5, 1.5, 1.5)
+            ->line('ok', 'lock:in_line')
+            ->read(1.5, 1.5, 1.5)
+            ->line('no', 'check:wide_open');
         self::assertNull(ProofEvidence::of($job->state->spec, $job->state->run, $job->state->facts)->shortOfOpen());
     }
 
     private static function trigger(): TestJob
     {
-        $job = TestJob::of(['family' => 'trigger_throttle', 'aim' => ['kind' => 'free_play_band', 'point' => 'carburettor_barrel', 'low_mm' => 0.3, 'high_mm' => 3.5], 'conditions' => ['poses' => ['straight']], 'policy' => 'middle'], [
-            'hand' => ['kind' => 'trigger', 'name' => 'Trigger'],
-            'cables' => [['id' => 'cable', 'name' => 'Cable', 'adjusters' => [['id' => 'in_line', 'name' => 'in-line adjuster', 'kind' => 'in_line', 'thread' => 'M6 x 1', 'travel_mm' => 20]]]],
-            'working_end' => 'carburettor',
-        ], ['in_line' => 5.0]);
+        $job = TestJob::of(
+            [
+                'family' => 'trigger_throttle',
+                'aim' => [
+                    'kind' => 'free_play_band',
+                    'point' => 'carburettor_barrel',
+                    'low_mm' => 0.3,
+                    'high_mm' => 3.5,
+                ],
+                'conditions' => ['poses' => ['straight']],
+                'policy' => 'middle',
+            ],
+            [
+                'hand' => ['kind' => 'trigger', 'name' => 'Trigger'],
+                'cables' => [[
+                    'id' => 'cable',
+                    'name' => 'Cable',
+                    'adjusters' => [[
+                        'id' => 'in_line',
+                        'name' => 'in-line adjuster',
+                        'kind' => 'in_line',
+                        'thread' => 'M6 x 1',
+                        'travel_mm' => 20,
+                    ]],
+                ]],
+                'working_end' => 'carburettor',
+            ],
+            ['in_line' => 5.0],
+        );
         $job->instrument = 'caliper';
 
         return $job->toReading()->read(2.5, 2.5, 2.5);
@@ -247,25 +369,53 @@ final class ProofEvidenceTest extends TestCase
         yield 'arm not free' => [FamilyKey::ClutchLever, 'arm_loose', 'no', Bearing::Taut];
         yield 'throttle does not snap shut' => [FamilyKey::TwistGrip, 'snap_shut', 'no', Bearing::Taut];
         yield 'idle rises when steering' => [FamilyKey::TwistGrip, 'idle_steady', 'no', Bearing::Taut];
-        yield 'wire out of its groove is no matter of slack' => [FamilyKey::TwistGrip, 'wire_in_groove', 'no', Bearing::Elsewhere];
+        yield 'wire out of its groove is no matter of slack' => [
+            FamilyKey::TwistGrip,
+            'wire_in_groove',
+            'no',
+            Bearing::Elsewhere,
+        ];
         yield 'trigger not wide open' => [FamilyKey::TriggerThrottle, 'wide_open', 'no', Bearing::LessSlack];
         yield 'pedal jerks at take-off' => [FamilyKey::PedalThrottle, 'take_off', 'jerky', Bearing::MoreSlack];
         yield 'long dead pedal' => [FamilyKey::PedalThrottle, 'take_off', 'dead', Bearing::LessSlack];
         yield 'drive creeps' => [FamilyKey::SlidingDrive, 'nothing_at_rest', 'no', Bearing::MoreSlack];
         yield 'slow on grass' => [FamilyKey::SlidingDrive, 'on_grass', 'slow', Bearing::LessSlack];
-        yield 'slips though the engine holds, engaged by its pull' => [FamilyKey::EngageByPull, 'under_load', 'slips', Bearing::LessSlack];
-        yield 'slips, released by its pull: slacken or it burns' => [FamilyKey::ReleaseByPull, 'under_load', 'slips', Bearing::Taut];
-        yield 'drives with the handle drawn, released by its pull' => [FamilyKey::ReleaseByPull, 'stands_pulled', 'no', Bearing::LessSlack];
+        yield 'slips though the engine holds, engaged by its pull' => [
+            FamilyKey::EngageByPull,
+            'under_load',
+            'slips',
+            Bearing::LessSlack,
+        ];
+        yield 'slips, released by its pull: slacken or it burns' => [
+            FamilyKey::ReleaseByPull,
+            'under_load',
+            'slips',
+            Bearing::Taut,
+        ];
+        yield 'drives with the handle drawn, released by its pull' => [
+            FamilyKey::ReleaseByPull,
+            'stands_pulled',
+            'no',
+            Bearing::LessSlack,
+        ];
         yield 'auger turns released' => [FamilyKey::HookControl, 'nothing_at_rest', 'no', Bearing::Taut];
         yield 'brake drags' => [FamilyKey::BrakePull, 'no_drag', 'no', Bearing::Taut];
         yield 'brake holds only at the end' => [FamilyKey::BrakePull, 'holds', 'at_end', Bearing::LessSlack];
     }
 
     #[DataProvider('bearings')]
-    public function test_each_failing_answer_has_its_meaning(FamilyKey $key, string $proof, string $answer, Bearing $bearing): void
-    {
+    public function test_each_failing_answer_has_its_meaning(
+        FamilyKey $key,
+        string $proof,
+        string $answer,
+        Bearing $bearing,
+    ): void {
         $run = RunCodec::decode(Node::of(TestJob::clutchRun()));
-        $found = array_values(array_filter(Families::of($key)->proofs($run), static fn (Proof $one): bool => $one->key === $proof))[0] ?? self::fail($proof);
+        $found = array_values(array_filter(
+            Families::of($key)->proofs($run),
+            static fn (Proof $one): bool => $one->key === $proof,
+        ))[0]
+            ?? self::fail($proof);
         self::assertSame($bearing, $found->bearing($answer));
         self::assertNull($found->bearing($found->answers->passing[0]));
     }

@@ -18,7 +18,10 @@ final class RatioFindingTest extends TestCase
     /** @return iterable<string, array{list<RatioPrior>, bool}> */
     public static function machines(): iterable
     {
-        $one = static fn (float $times, float $spread = 0.06): RatioPrior => RatioPrior::of(log($times * self::TOLD), $spread);
+        $one = static fn (
+            float $times,
+            float $spread = 0.06,
+        ): RatioPrior => RatioPrior::of(log($times * self::TOLD), $spread);
         yield 'nobody learned it' => [[], false];
         yield 'one, twice as far' => [[$one(2.0)], true];
         yield 'one, half as far' => [[$one(0.5)], true];
@@ -41,7 +44,14 @@ final class RatioFindingTest extends TestCase
         $state = TestJob::clutch()->state;
         $finding = RatioFinding::across($state->spec, $state->run, [RatioPrior::of(log(2 * self::TOLD), 0.06)]);
         self::assertNotNull($finding);
-        self::assertSame('The lever seems to move 2.0 times as far as its spec says: measure its two distances, and which adjuster was turned.', $finding->sentence);
-        self::assertEqualsWithDelta([self::TOLD, 2 * self::TOLD, 264.0, 19.0], [$finding->told, $finding->learned, $finding->pointMm(), $finding->wireMm()], 1e-9);
+        self::assertSame(
+            'The lever seems to move 2.0 times as far as its spec says: measure its two distances, and which adjuster was turned.',
+            $finding->sentence,
+        );
+        self::assertEqualsWithDelta(
+            [self::TOLD, 2 * self::TOLD, 264.0, 19.0],
+            [$finding->told, $finding->learned, $finding->pointMm(), $finding->wireMm()],
+            1e-9,
+        );
     }
 }

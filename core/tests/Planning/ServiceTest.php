@@ -72,7 +72,10 @@ final class ServiceTest extends TestCase
         self::assertSame('service', self::mode($job));
         self::assertSame(PlanKind::Move, $job->state->next()->kind);
         self::assertSame('home:perch', $job->state->progress->asks()?->key);
-        self::assertContains('Set: bring the perch barrel back into its healthy zone is missing.', $job->state->progress->blocksFit);
+        self::assertContains(
+            'Set: bring the perch barrel back into its healthy zone is missing.',
+            $job->state->progress->blocksFit,
+        );
         $job->line('touch-up');
         self::assertSame(PlanKind::Prove, $job->state->next()->kind);
     }
@@ -83,60 +86,143 @@ final class ServiceTest extends TestCase
         $job = self::found(5.2, 10.6, 15);
         $next = $job->state->next();
         self::assertSame([PlanKind::Prove, 'Inside the band. Prove it.'], [$next->kind, $next->sentence]);
-        self::assertSame([[], null, null], [$next->options, $next->recommended, $next->plan], 'nothing to turn is shown beside it');
-        self::assertSame('6.5 mm out. It stays there: nothing else is known to have room to take that up inside the band', $job->state->progress->item('home:perch')?->said);
+        self::assertSame(
+            [[], null, null],
+            [$next->options, $next->recommended, $next->plan],
+            'nothing to turn is shown beside it',
+        );
+        self::assertSame(
+            '6.5 mm out. It stays there: nothing else is known to have room to take that up inside the band',
+            $job->state->progress->item('home:perch')?->said,
+        );
         self::assertSame('check:arm_loose', $job->state->progress->asks()?->key, 'and the job goes on');
     }
 
     public function test_what_nobody_looked_at_may_bring_the_barrel_home_and_is_looked_at_first(): void
     {
-        $job = TestJob::clutch(['policy' => 'loose'], standing: TestJob::standing(['perch' => 6.4]))->ready()->read(15, 15, 15);
+        $job = TestJob::clutch(['policy' => 'loose'], standing: TestJob::standing(['perch' => 6.4]))
+            ->ready()
+            ->read(15, 15, 15);
         $next = $job->state->next();
-        self::assertSame('Inside the band. The perch barrel stands outside its healthy zone: look at the engine bracket first, which may take that up; or leave it for the next service.', $next->sentence);
-        self::assertSame([PlanKind::Prove, [], null, 'bracket'], [$next->kind, $next->options, $next->plan, $next->recommended]);
+        self::assertSame(
+            'Inside the band. The perch barrel stands outside its healthy zone: look at the engine bracket first, which may take that up; or leave it for the next service.',
+            $next->sentence,
+        );
+        self::assertSame(
+            [PlanKind::Prove, [], null, 'bracket'],
+            [$next->kind, $next->options, $next->plan, $next->recommended],
+        );
         $home = $job->state->progress->asks() ?? self::fail('nothing is asked');
-        self::assertSame(['home:perch', 'Outside it, the perch barrel wobbles and may snap. Look at the engine bracket first: it may take that up. Or leave it for the next service.'], [$home->key, $home->detail]);
+        self::assertSame(
+            [
+                'home:perch',
+                'Outside it, the perch barrel wobbles and may snap. Look at the engine bracket first: it may take that up. Or leave it for the next service.',
+            ],
+            [$home->key, $home->detail],
+        );
         self::assertSame(['touch-up'], array_column($home->answers, 'word'));
 
-        self::assertSame('No move was shown, so there is none to call done. Log what you turned, such as +3f.', $job->refusal(static fn (TestJob $one): TestJob => $one->line('done')));
+        self::assertSame(
+            'No move was shown, so there is none to call done. Log what you turned, such as +3f.',
+            $job->refusal(static fn (TestJob $one): TestJob => $one->line('done')),
+        );
         $job->line('touch-up');
-        self::assertSame(['Inside the band. Prove it.', null], [$job->state->next()->sentence, $job->state->progress->item('home:perch')]);
-        $job->line('service')->entry('cover', ['adjuster' => 'bracket', 'off' => true])->entry('thread', ['adjuster' => 'bracket', 'turns' => 4.0]);
+        self::assertSame(
+            ['Inside the band. Prove it.', null],
+            [$job->state->next()->sentence, $job->state->progress->item('home:perch')],
+        );
+        $job
+            ->line('service')
+            ->entry('cover', ['adjuster' => 'bracket', 'off' => true])
+            ->entry('thread', ['adjuster' => 'bracket', 'turns' => 4.0]);
         self::assertSame(PlanKind::Move, $job->state->next()->kind, 'it has room, and so the barrel is brought home');
-        self::assertSame('Outside it, the perch barrel wobbles and may snap. Take up at the other end. Or leave it for the next service.', $job->state->progress->item('home:perch')?->detail);
+        self::assertSame(
+            'Outside it, the perch barrel wobbles and may snap. Take up at the other end. Or leave it for the next service.',
+            $job->state->progress->item('home:perch')?->detail,
+        );
     }
 
     public function test_of_one_that_cannot_be_seen_no_room_is_claimed_and_the_barrel_stays(): void
     {
-        $job = TestJob::clutch(['policy' => 'loose'], standing: TestJob::standing(['perch' => 6.4]))->ready()->read(15, 15, 15);
-        $job->entry('cover', ['adjuster' => 'bracket', 'off' => true])->entry('thread', ['adjuster' => 'bracket', 'unseen' => true]);
+        $job = TestJob::clutch(['policy' => 'loose'], standing: TestJob::standing(['perch' => 6.4]))
+            ->ready()
+            ->read(15, 15, 15);
+        $job
+            ->entry('cover', ['adjuster' => 'bracket', 'off' => true])
+            ->entry('thread', ['adjuster' => 'bracket', 'unseen' => true]);
         self::assertSame('Inside the band. Prove it.', $job->state->next()->sentence);
-        self::assertStringContainsString('nothing else is known to have room', (string) $job->state->progress->item('home:perch')?->said);
+        self::assertStringContainsString(
+            'nothing else is known to have room',
+            (string) $job->state->progress->item('home:perch')?->said,
+        );
     }
 
     public function test_a_pose_read_outside_once_is_read_again_before_an_adjuster_is_brought_home(): void
     {
-        $job = TestJob::throttle(standing: TestJob::standing(['grip' => 9.0, 'carburettor' => 3.0]))->ready()->line('service')->read(4, 4, 4);
+        $job = TestJob::throttle(standing: TestJob::standing(['grip' => 9.0, 'carburettor' => 3.0]))
+            ->ready()
+            ->line('service')
+            ->read(4, 4, 4);
         self::assertSame('home:grip', self::asked($job));
         $job->readIn(Pose::Left, 0.9);
         self::assertSame([PlanKind::Read, 'pose:left'], [$job->state->next()->kind, self::asked($job)]);
         $job->readIn(Pose::Left, 4);
-        self::assertSame(ItemTopic::Doubt, ItemKey::of(self::asked($job))->topic, 'what does not go together is asked about first');
-        $low = array_values(array_filter($job->state->log->entries, static fn (Entry $one): bool => $one instanceof ReadingTaken && $one->pose === Pose::Left))[0];
+        self::assertSame(
+            ItemTopic::Doubt,
+            ItemKey::of(self::asked($job))->topic,
+            'what does not go together is asked about first',
+        );
+        $low = array_values(array_filter(
+            $job->state->log->entries,
+            static fn (Entry $one): bool => $one instanceof ReadingTaken && $one->pose === Pose::Left,
+        ))[0];
         $job->entry('void', ['entry' => $low->stamp->id, 'reason' => 'misread']);
         self::assertSame('home:grip', self::asked($job));
     }
 
     public function test_what_was_turned_out_in_this_job_to_bring_play_inside_is_not_turned_back_to_the_edge(): void
     {
-        $job = TestJob::clutch(['family' => 'hook_control', 'aim' => ['point' => 'handle_travel', 'low_mm' => 8, 'high_mm' => 20], 'conditions' => ['engine' => null]], [
-            'hand' => ['kind' => 'handle', 'name' => 'Auger handle', 'pivot_to_wire_mm' => 50, 'pivot_to_point_mm' => ['handle_travel' => 140], 'knowledge' => 'drawn'],
-            'cables' => [['id' => 'auger', 'name' => 'Auger cable', 'adjusters' => [
-                ['id' => 'holes', 'name' => 'auger hook', 'kind' => 'hook_holes', 'mm_per_step' => 4, 'knowledge' => 'measured', 'travel_steps' => ['from' => 1, 'to' => 5], 'access' => ['cover' => 'belt cover', 'minutes' => 4, 'tools' => 'pliers']],
-                ['id' => 'screw', 'name' => 'in-line adjuster', 'kind' => 'in_line', 'thread' => 'M6 x 1', 'travel_mm' => 10, 'access' => ['minutes' => 1, 'tools' => '8 and 10 mm spanners']],
-            ]]],
-            'working_end' => 'auger clutch',
-        ], TestJob::standing(['holes' => null, 'screw' => 3.0]));
+        $job = TestJob::clutch(
+            [
+                'family' => 'hook_control',
+                'aim' => ['point' => 'handle_travel', 'low_mm' => 8, 'high_mm' => 20],
+                'conditions' => ['engine' => null],
+            ],
+            [
+                'hand' => [
+                    'kind' => 'handle',
+                    'name' => 'Auger handle',
+                    'pivot_to_wire_mm' => 50,
+                    'pivot_to_point_mm' => ['handle_travel' => 140],
+                    'knowledge' => 'drawn',
+                ],
+                'cables' => [[
+                    'id' => 'auger',
+                    'name' => 'Auger cable',
+                    'adjusters' => [
+                        [
+                            'id' => 'holes',
+                            'name' => 'auger hook',
+                            'kind' => 'hook_holes',
+                            'mm_per_step' => 4,
+                            'knowledge' => 'measured',
+                            'travel_steps' => ['from' => 1, 'to' => 5],
+                            'access' => ['cover' => 'belt cover', 'minutes' => 4, 'tools' => 'pliers'],
+                        ],
+                        [
+                            'id' => 'screw',
+                            'name' => 'in-line adjuster',
+                            'kind' => 'in_line',
+                            'thread' => 'M6 x 1',
+                            'travel_mm' => 10,
+                            'access' => ['minutes' => 1, 'tools' => '8 and 10 mm spanners'],
+                        ],
+                    ],
+                ]],
+                'working_end' => 'auger clutch',
+            ],
+            TestJob::standing(['holes' => null, 'screw' => 3.0]),
+        );
         $job->adjuster = 'screw';
         $job->instrument = 'caliper';
         while (($item = $job->state->progress->asks()) !== null && ! str_starts_with($item->key, 'reading')) {
@@ -145,13 +231,21 @@ final class ServiceTest extends TestCase
         $job->read(26);
         self::assertSame('screw', $job->state->next()->recommended);
         $job->line('done', turns: $job->state->next()->options['screw']->steps?->toFloat())->read(14);
-        self::assertFalse($job->state->run->adjuster('screw')?->healthy()->contains($job->state->facts->adjusters->positions['screw'] ?? Steps::none()));
+        self::assertFalse(
+            $job->state->run
+                ->adjuster('screw')
+                ?->healthy()
+                ->contains($job->state->facts->adjusters->positions['screw'] ?? Steps::none()),
+        );
         self::assertSame(PlanKind::Prove, $job->state->next()->kind, $job->state->next()->sentence);
     }
 
     public function test_its_way_home_never_pulls_the_cable_taut(): void
     {
-        $expected = array_map(static fn ($step): float => $step->expected ?? 0.0, self::found(6.0, 4.0, 15)->state->next()->plan->steps ?? []);
+        $expected = array_map(
+            static fn ($step): float => $step->expected ?? 0.0,
+            self::found(6.0, 4.0, 15)->state->next()->plan->steps ?? [],
+        );
         self::assertCount(2, $expected);
         self::assertGreaterThan(0.0, min($expected));
     }
@@ -162,9 +256,17 @@ final class ServiceTest extends TestCase
         self::assertSame(['bolt', 'clamp'], array_column($plan->steps ?? [], 'adjuster'));
         self::assertNotNull($plan);
         self::assertLessThan(0, $plan->steps[0]->steps?->count);
-        self::assertLessThanOrEqual(1.0, 12.0 + ($plan->steps[0]->steps ?? self::fail('no move'))->toFloat(), 'within a turn of home');
+        self::assertLessThanOrEqual(
+            1.0,
+            12.0 + ($plan->steps[0]->steps ?? self::fail('no move'))->toFloat(),
+            'within a turn of home',
+        );
         $easy = self::tractor(['bolt' => 3.0, 'clamp' => 3.0], 24)->state->next()->plan;
-        self::assertSame(['bolt'], array_column($easy->steps ?? [], 'adjuster'), 'while the bolt reaches, the clamp is let be');
+        self::assertSame(
+            ['bolt'],
+            array_column($easy->steps ?? [], 'adjuster'),
+            'while the bolt reaches, the clamp is let be',
+        );
     }
 
     public function test_a_clamp_is_not_planned_over_a_bolt_nobody_measured(): void
@@ -185,23 +287,44 @@ final class ServiceTest extends TestCase
         $job = self::found(1.0, 6.0, 25)->entry('policy', ['like' => ['machine' => 'RT-11', 'mm' => 13.0]]);
         self::assertSame(13.0, $job->state->next()->target);
         self::assertSame(17.5, $job->line('aim loose')->state->next()->target, 'until another aim is chosen');
-        self::assertStringContainsString('RT-11 was left at 23 mm, which is outside the band', $job->refusal(static fn (TestJob $one) => $one->entry('policy', ['like' => ['machine' => 'RT-11', 'mm' => 23.0]])));
+        self::assertStringContainsString(
+            'RT-11 was left at 23 mm, which is outside the band',
+            $job->refusal(static fn (TestJob $one) => $one->entry(
+                'policy',
+                ['like' => ['machine' => 'RT-11', 'mm' => 23.0]],
+            )),
+        );
     }
 
     public function test_reserve_is_kept_for_the_way_this_control_drifts_by_itself(): void
     {
         // Slack must be given: in by two and a half turns at the perch leaves one, at the bracket six.
-        $known = static fn (?array $drift): ?string => TestJob::clutch(standing: ['drift' => $drift] + TestJob::standing(['perch' => 3.5, 'bracket' => 8.5]))
+        $known = static fn (?array $drift): ?string => TestJob::clutch(
+            standing: ['drift' => $drift] + TestJob::standing(['perch' => 3.5, 'bracket' => 8.5]),
+        )
             ->ready()->read(4, 4, 4)->state->next()->recommended;
         self::assertSame('bracket', $known(null), 'three turns are kept where nothing is known');
-        self::assertSame('perch', $known(['conduit_mm' => -0.3, 'intervals' => 4]), 'two intervals of 0.3 mm are half a turn');
+        self::assertSame(
+            'perch',
+            $known(['conduit_mm' => -0.3, 'intervals' => 4]),
+            'two intervals of 0.3 mm are half a turn',
+        );
         self::assertSame('bracket', $known(['conduit_mm' => -0.3, 'intervals' => 1]), 'one interval says nothing');
-        self::assertSame('perch', $known(['conduit_mm' => 2.0, 'intervals' => 3]), 'play that grows will want the other way');
+        self::assertSame(
+            'perch',
+            $known(['conduit_mm' => 2.0, 'intervals' => 3]),
+            'play that grows will want the other way',
+        );
     }
 
     public function test_drift_is_what_was_found_less_what_was_left_before(): void
     {
-        $visits = [['found' => 20.0, 'left' => 15.0], ['found' => 12.0, 'left' => 16.0], ['found' => 14.5, 'left' => null], ['found' => 9.0, 'left' => 15.0]];
+        $visits = [
+            ['found' => 20.0, 'left' => 15.0],
+            ['found' => 12.0, 'left' => 16.0],
+            ['found' => 14.5, 'left' => null],
+            ['found' => 9.0, 'left' => 15.0],
+        ];
         $drift = ControlDrift::over($visits, 2.0);
         self::assertEqualsWithDelta((-3.0 - 1.5) / 2 / 2.0, $drift?->conduitMm, 1e-12);
         self::assertSame(2, $drift?->intervals);
@@ -226,23 +349,59 @@ final class ServiceTest extends TestCase
 
     private static function found(float $perch, float $bracket, float $play): TestJob
     {
-        return TestJob::clutch(['policy' => 'loose'], standing: TestJob::standing(['perch' => $perch, 'bracket' => $bracket]))->ready()->read($play, $play, $play);
+        return TestJob::clutch(
+            ['policy' => 'loose'],
+            standing: TestJob::standing(['perch' => $perch, 'bracket' => $bracket]),
+        )
+            ->ready()
+            ->read($play, $play, $play);
     }
 
     /** @param  array<string, float|null>  $positions */
     private static function tractor(array $positions, float $play): TestJob
     {
         $run = [
-            'hand' => ['kind' => 'handle', 'name' => 'Drive handle', 'pivot_to_wire_mm' => 45, 'pivot_to_point_mm' => ['handle_travel' => 150], 'knowledge' => 'measured'],
+            'hand' => [
+                'kind' => 'handle',
+                'name' => 'Drive handle',
+                'pivot_to_wire_mm' => 45,
+                'pivot_to_point_mm' => ['handle_travel' => 150],
+                'knowledge' => 'measured',
+            ],
             'cables' => [['id' => 'drive', 'name' => 'Drive cable', 'adjusters' => [
-                ['id' => 'bolt', 'name' => 'hollow bolt', 'kind' => 'hollow_bolt', 'thread' => 'M8 x 1.25', 'travel_mm' => 16],
-                ['id' => 'clamp', 'name' => 'pinch clamp', 'kind' => 'pinch_clamp', 'mm_per_step' => 1, 'knowledge' => 'measured', 'travel_steps' => ['from' => 0, 'to' => 25]],
+                [
+                    'id' => 'bolt',
+                    'name' => 'hollow bolt',
+                    'kind' => 'hollow_bolt',
+                    'thread' => 'M8 x 1.25',
+                    'travel_mm' => 16,
+                ],
+                [
+                    'id' => 'clamp',
+                    'name' => 'pinch clamp',
+                    'kind' => 'pinch_clamp',
+                    'mm_per_step' => 1,
+                    'knowledge' => 'measured',
+                    'travel_steps' => ['from' => 0, 'to' => 25],
+                ],
             ]]],
             'working_end' => 'drive clutch',
         ];
-        $job = TestJob::clutch(['family' => 'other_control', 'aim' => ['point' => 'handle_travel', 'low_mm' => 6, 'high_mm' => 18], 'conditions' => ['engine' => null]], $run, TestJob::standing($positions));
+        $job = TestJob::clutch(
+            [
+                'family' => 'other_control',
+                'aim' => ['point' => 'handle_travel', 'low_mm' => 6, 'high_mm' => 18],
+                'conditions' => ['engine' => null],
+            ],
+            $run,
+            TestJob::standing($positions),
+        );
         $job->adjuster = 'bolt';
-        while (($item = $job->state->progress->asks()) !== null && ! str_starts_with($item->key, 'reading') && ! ($item->key === 'thread:bolt' && $positions['bolt'] === null)) {
+        while (
+            ($item = $job->state->progress->asks()) !== null
+            && ! str_starts_with($item->key, 'reading')
+            && ! ($item->key === 'thread:bolt' && $positions['bolt'] === null)
+        ) {
             $job->line(match ($item->key) {
                 'condition' => 'cold',
                 'thread:clamp' => $positions['clamp'] === null ? 'unseen' : 'ok',

@@ -26,8 +26,11 @@ final class ShiftWindowTest extends TestCase
     }
 
     #[DataProvider('moves')]
-    public function test_no_move_goes_further_than_twice_what_the_machine_was_told_to_need(float $told, float $shift, bool $allowed): void
-    {
+    public function test_no_move_goes_further_than_twice_what_the_machine_was_told_to_need(
+        float $told,
+        float $shift,
+        bool $allowed,
+    ): void {
         $play = TaughtPlay::startingFrom(RatioPrior::of(log($told), 0.06), 0.0)->given(10.0, 0.1);
         self::assertInstanceOf(TaughtPlay::class, $play);
         $window = new ShiftWindow($play, SpecBand::between(3.0, 5.0), [3.2, 4.8], 0.1, 4.0, false);

@@ -17,21 +17,46 @@ final class SuspicionTest extends TestCase
     {
         $grip = self::swung(TestJob::throttle()->ready(), 'grip', 8.0)->read(8.0, 8.0, 8.0)->state->next();
         self::assertSame(PlanKind::Suspect, $grip->kind);
-        self::assertStringEndsWith('Measure the two radii of the grip, of its drum and of its flange: they tell what one turn does.', $grip->sentence);
-        self::assertSame([[], null, null], [$grip->options, $grip->recommended, $grip->plan], 'who is to look finds no turn beside it');
+        self::assertStringEndsWith(
+            'Measure the two radii of the grip, of its drum and of its flange: they tell what one turn does.',
+            $grip->sentence,
+        );
+        self::assertSame(
+            [[], null, null],
+            [$grip->options, $grip->recommended, $grip->plan],
+            'who is to look finds no turn beside it',
+        );
 
-        $hand = ['kind' => 'lever', 'name' => 'Clutch lever', 'pivot_to_wire_mm' => 38, 'pivot_to_point_mm' => ['lever_tip' => 132], 'knowledge' => 'drawn'];
-        $lever = self::swung(TestJob::clutch(run: ['hand' => $hand] + TestJob::clutchRun())->ready(), 'perch', 28.0)->read(28.0, 28.0, 28.0)->state->next();
-        self::assertStringEndsWith('Measure the two distances of the lever, pivot to wire and pivot to reading point: they tell what one turn does.', $lever->sentence);
+        $hand = [
+            'kind' => 'lever',
+            'name' => 'Clutch lever',
+            'pivot_to_wire_mm' => 38,
+            'pivot_to_point_mm' => ['lever_tip' => 132],
+            'knowledge' => 'drawn',
+        ];
+        $lever = self::swung(TestJob::clutch(run: ['hand' => $hand] + TestJob::clutchRun())->ready(), 'perch', 28.0)
+            ->read(28.0, 28.0, 28.0)->state
+            ->next();
+        self::assertStringEndsWith(
+            'Measure the two distances of the lever, pivot to wire and pivot to reading point: they tell what one turn does.',
+            $lever->sentence,
+        );
     }
 
     public function test_where_the_bars_move_play_by_most_of_the_band_it_is_the_route_that_is_looked_at(): void
     {
         $job = TestJob::throttle()->ready();
         $job->instrument = 'caliper';
-        $next = self::swung($job, 'grip', 4.5)->read(4.5, 4.55, 4.5)->readIn(Pose::Left, 6.9, 6.85, 6.9)->readIn(Pose::Right, 3.5, 3.5, 3.55)->state->next();
+        $next = self::swung($job, 'grip', 4.5)
+            ->read(4.5, 4.55, 4.5)
+            ->readIn(Pose::Left, 6.9, 6.85, 6.9)
+            ->readIn(Pose::Right, 3.5, 3.5, 3.55)->state
+            ->next();
         self::assertSame(PlanKind::Suspect, $next->kind);
-        self::assertSame('Turned to and fro, and not settled. Play changes by 3.4 mm as the bars turn, and the band is 4.0 mm wide: hardly any setting is inside in every pose. Look for a trapped or wrongly routed cable before anything is turned again.', $next->sentence);
+        self::assertSame(
+            'Turned to and fro, and not settled. Play changes by 3.4 mm as the bars turn, and the band is 4.0 mm wide: hardly any setting is inside in every pose. Look for a trapped or wrongly routed cable before anything is turned again.',
+            $next->sentence,
+        );
     }
 
     public function test_where_no_setting_could_be_told_to_be_inside_in_every_pose_nothing_is_turned(): void
@@ -39,12 +64,23 @@ final class SuspicionTest extends TestCase
         // 3.85 of 4.0 mm: whatever straight reads, one of the two could not be told from its edge.
         $job = TestJob::throttle()->ready();
         $job->instrument = 'caliper';
-        $job->read(4.5, 4.55, 4.5)->line('-1f', 'in_band')->read(4.7, 4.75, 4.7)->readIn(Pose::Left, 7.45, 7.4, 7.45)->readIn(Pose::Right, 3.6, 3.55, 3.6);
+        $job
+            ->read(4.5, 4.55, 4.5)
+            ->line('-1f', 'in_band')
+            ->read(4.7, 4.75, 4.7)
+            ->readIn(Pose::Left, 7.45, 7.4, 7.45)
+            ->readIn(Pose::Right, 3.6, 3.55, 3.6);
         $next = $job->state->next();
         self::assertSame(PlanKind::RoutingFault, $next->kind);
-        self::assertStringStartsWith('Play changes by 3.9 mm as the bars turn, and the band is 4.0 mm wide: hardly any setting', $next->sentence);
+        self::assertStringStartsWith(
+            'Play changes by 3.9 mm as the bars turn, and the band is 4.0 mm wide: hardly any setting',
+            $next->sentence,
+        );
         self::assertNull($next->recommended);
-        self::assertSame(PlanKind::Prove, $job->entry('put_right', ['cure' => 'route'])->read(4.0, 4.0, 4.05)->state->next()->kind);
+        self::assertSame(
+            PlanKind::Prove,
+            $job->entry('put_right', ['cure' => 'route'])->read(4.0, 4.0, 4.05)->state->next()->kind,
+        );
     }
 
     public function test_one_reading_of_a_pose_names_no_route(): void
@@ -53,7 +89,10 @@ final class SuspicionTest extends TestCase
         $job->instrument = 'caliper';
         $job->read(4.5, 4.55, 4.5)->readIn(Pose::Left, 6.0)->readIn(Pose::Right, 2.2);
         self::assertNotSame(PlanKind::RoutingFault, $job->state->next()->kind);
-        self::assertSame(PlanKind::RoutingFault, $job->readIn(Pose::Left, 6.0, 6.05)->readIn(Pose::Right, 2.2, 2.15)->state->next()->kind);
+        self::assertSame(
+            PlanKind::RoutingFault,
+            $job->readIn(Pose::Left, 6.0, 6.05)->readIn(Pose::Right, 2.2, 2.15)->state->next()->kind,
+        );
     }
 
     public function test_what_was_turned_before_something_was_put_right_was_another_machine(): void
@@ -63,7 +102,10 @@ final class SuspicionTest extends TestCase
         $job->entry('put_right', ['cure' => 'route'])->read(8.0, 8.0, 8.0);
         self::assertSame(PlanKind::Move, $job->state->next()->kind);
         self::assertSame(0, Swinging::of($job->state->run, $job->state->facts)->reversals());
-        self::assertTrue(Swinging::of($job->state->run, $job->state->facts)->reverses(-1.0), 'the thread is still come from that side');
+        self::assertTrue(
+            Swinging::of($job->state->run, $job->state->facts)->reverses(-1.0),
+            'the thread is still come from that side',
+        );
     }
 
     /** Turned three times, each the other way than before, the last of them in: it wants to go out again. */

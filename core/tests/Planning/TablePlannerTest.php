@@ -24,8 +24,12 @@ final class TablePlannerTest extends TestCase
 {
     public function test_r1_driving_forward_with_r2_in_reverse_asks_one_and_a_half_detents_back(): void
     {
-        // Detents R2 −2d, R1 −d, F1 +d: the offset lies between d and 2d, and −d to d is wanted, so any shift of −2d to −d is certain.
-        $advice = self::advice(self::seen(self::selector(['R2' => -2, 'R1' => -1, 'F1' => 1], null, 0.0, 1), ['r2' => 'reverse', 'r1' => 'forward', 'f1' => 'forward']));
+        // Detents R2 −2d, R1 −d, F1 +d: the offset lies between d and 2d, and −d to d is wanted, so any shift of −2d to
+        // −d is certain.
+        $advice = self::advice(self::seen(
+            self::selector(['R2' => -2, 'R1' => -1, 'F1' => 1], null, 0.0, 1),
+            ['r2' => 'reverse', 'r1' => 'forward', 'f1' => 'forward'],
+        ));
         self::assertSame(TableAdviceKind::Move, $advice->kind);
         self::assertEqualsWithDelta(-1.5, $advice->shift, 1e-9);
         self::assertTrue($advice->isCertain);
@@ -41,7 +45,10 @@ final class TablePlannerTest extends TestCase
 
     public function test_where_nobody_knows_which_way_the_arm_goes_a_trial_shows_it(): void
     {
-        $job = self::seen(self::selector(['R2' => -2, 'R1' => -1, 'F1' => 1], 6.0, 0.0, null), ['r2' => 'reverse', 'r1' => 'forward', 'f1' => 'forward']);
+        $job = self::seen(
+            self::selector(['R2' => -2, 'R1' => -1, 'F1' => 1], 6.0, 0.0, null),
+            ['r2' => 'reverse', 'r1' => 'forward', 'f1' => 'forward'],
+        );
         self::assertNull(self::advice($job)->steps);
         self::assertStringContainsString('see which way the arm goes', self::advice($job)->how);
         $job->line('+2mm');
@@ -64,9 +71,15 @@ final class TablePlannerTest extends TestCase
     #[DataProvider('looks')]
     public function test_a_look_before_loosening_says_which_way_to_move_first(string $look, int $way): void
     {
-        $job = self::seen(self::selector(['R2' => -2, 'R1' => -1, 'F1' => 1], 6.0, 0.0, null), ['r2' => 'reverse', 'r1' => 'forward', 'f1' => 'forward']);
+        $job = self::seen(
+            self::selector(['R2' => -2, 'R1' => -1, 'F1' => 1], 6.0, 0.0, null),
+            ['r2' => 'reverse', 'r1' => 'forward', 'f1' => 'forward'],
+        );
         $item = $job->state->progress->asks();
-        self::assertSame(['arm_goes', 'Draw the lever slowly from F1 to R1: which way does the friction-wheel arm go?'], [$item?->key, $item?->label]);
+        self::assertSame(
+            ['arm_goes', 'Draw the lever slowly from F1 to R1: which way does the friction-wheel arm go?'],
+            [$item?->key, $item?->label],
+        );
         $job->entry('outcome', ['setting' => 'arm', 'saw' => $look]);
         $steps = self::advice($job)->steps ?? self::fail('a look spares the blind trial');
         self::assertSame($way, $steps->count <=> 0);
@@ -74,21 +87,37 @@ final class TablePlannerTest extends TestCase
         self::assertSame(TableAdviceKind::WhichWay, self::advice($job)->kind, 'a look is no proof');
         $job->line('plus');
         $job->line('ok')->line('forward')->line('forward');
-        self::assertSame(-$way, (self::advice($job)->steps ?? self::fail('no move'))->count <=> 0, 'it went the other way: arm and bracket stand on two sides');
+        self::assertSame(
+            -$way,
+            (self::advice($job)->steps ?? self::fail('no move'))->count <=> 0,
+            'it went the other way: arm and bracket stand on two sides',
+        );
     }
 
     public function test_where_the_arm_cannot_be_seen_a_trial_shows_it_as_before(): void
     {
-        $job = self::seen(self::selector(['R2' => -2, 'R1' => -1, 'F1' => 1], 6.0, 0.0, null), ['r2' => 'reverse', 'r1' => 'forward', 'f1' => 'forward']);
+        $job = self::seen(
+            self::selector(['R2' => -2, 'R1' => -1, 'F1' => 1], 6.0, 0.0, null),
+            ['r2' => 'reverse', 'r1' => 'forward', 'f1' => 'forward'],
+        );
         $job->line('cannot be seen');
         self::assertNull(self::advice($job)->steps);
         $job->line('+2mm');
-        self::assertStringContainsString('before anything is moved', $job->refusal(static fn (TestJob $one): TestJob => $one->entry('outcome', ['setting' => 'arm', 'saw' => 'towards_bracket'])));
+        self::assertStringContainsString(
+            'before anything is moved',
+            $job->refusal(static fn (TestJob $one): TestJob => $one->entry(
+                'outcome',
+                ['setting' => 'arm', 'saw' => 'towards_bracket'],
+            )),
+        );
     }
 
     public function test_an_uncounted_move_is_not_asked_about_for_ever_and_a_setting_may_be_called_arm(): void
     {
-        $job = self::seen(self::selector(['R2' => -2, 'Arm' => -1, 'F1' => 1], 6.0, 0.0, null), ['r2' => 'reverse', 'arm' => 'forward', 'f1' => 'forward']);
+        $job = self::seen(
+            self::selector(['R2' => -2, 'Arm' => -1, 'F1' => 1], 6.0, 0.0, null),
+            ['r2' => 'reverse', 'arm' => 'forward', 'f1' => 'forward'],
+        );
         $job->entry('move', ['adjuster' => 'bracket', 'uncounted' => true]);
         self::assertSame(TableAdviceKind::Try, self::advice($job)->kind, 'nobody counted it, so nobody can say');
         $job->line('+2mm', 'in_band');
@@ -99,7 +128,10 @@ final class TablePlannerTest extends TestCase
 
     public function test_done_logs_the_move_of_a_table_as_its_button_does(): void
     {
-        $job = self::seen(self::selector(['R2' => -2, 'R1' => -1, 'F1' => 1], null, 0.0, 1), ['r2' => 'reverse', 'r1' => 'forward', 'f1' => 'forward']);
+        $job = self::seen(
+            self::selector(['R2' => -2, 'R1' => -1, 'F1' => 1], null, 0.0, 1),
+            ['r2' => 'reverse', 'r1' => 'forward', 'f1' => 'forward'],
+        );
         $steps = self::advice($job)->steps;
         $job->line('done', 'in_band');
         self::assertEquals($steps, $job->state->facts->readings->moves[0]->entry->steps);
@@ -114,7 +146,10 @@ final class TablePlannerTest extends TestCase
 
     public function test_marks_that_contradict_each_other_are_no_offset_fault(): void
     {
-        $advice = self::advice(self::seen(self::selector(['R2' => -2, 'R1' => -1, 'F1' => 1], 6.0, 0.0, 1), ['r2' => 'forward', 'r1' => 'reverse', 'f1' => 'forward']));
+        $advice = self::advice(self::seen(
+            self::selector(['R2' => -2, 'R1' => -1, 'F1' => 1], 6.0, 0.0, 1),
+            ['r2' => 'forward', 'r1' => 'reverse', 'f1' => 'forward'],
+        ));
         self::assertSame(TableAdviceKind::Contradiction, $advice->kind);
         self::assertStringContainsString('Suspect a bent arm, a worn or wrong part', $advice->sentence);
     }
@@ -128,32 +163,63 @@ final class TablePlannerTest extends TestCase
     public function test_where_two_cables_are_out_one_goes_first_and_it_is_said_so(): void
     {
         // Park is wrong, and it hangs on the park cable; two-wheel is wrong, and it hangs on the mode cable alone.
-        $advice = self::advice(self::seen(self::modes(parkOnMode: 0.0), ['park' => 'over', 'two_wheel' => 'over', 'turf' => 'over']));
-        self::assertSame([TableAdviceKind::Move, 'mode'], [$advice->kind, $advice->adjuster], 'it brings two settings right');
-        self::assertStringContainsString('More than one cable is out: this one first, then the table again.', $advice->how);
+        $advice = self::advice(self::seen(
+            self::modes(parkOnMode: 0.0),
+            ['park' => 'over', 'two_wheel' => 'over', 'turf' => 'over'],
+        ));
+        self::assertSame(
+            [TableAdviceKind::Move, 'mode'],
+            [$advice->kind, $advice->adjuster],
+            'it brings two settings right',
+        );
+        self::assertStringContainsString(
+            'More than one cable is out: this one first, then the table again.',
+            $advice->how,
+        );
     }
 
     public function test_what_no_adjuster_reaches_is_out_of_reach(): void
     {
-        $job = self::seen(self::selector(['R2' => -2, 'R1' => -1, 'F1' => 1], 6.0, 0.0, 1), ['r2' => 'reverse', 'r1' => 'forward', 'f1' => 'forward']);
+        $job = self::seen(
+            self::selector(['R2' => -2, 'R1' => -1, 'F1' => 1], 6.0, 0.0, 1),
+            ['r2' => 'reverse', 'r1' => 'forward', 'f1' => 'forward'],
+        );
         $job->entry('thread', ['adjuster' => 'bracket', 'steps' => 0]);
         self::assertSame(TableAdviceKind::OutOfReach, self::advice($job)->kind);
-        self::assertSame('By what was seen (R2 reverse, R1 forward, F1 forward) no position is left: the slotted bracket has no room left that way. Suspect a bent arm or bracket, or a worn or wrong part.', self::advice($job)->sentence);
+        self::assertSame(
+            'By what was seen (R2 reverse, R1 forward, F1 forward) no position is left: the slotted bracket has no room left that way. Suspect a bent arm or bracket, or a worn or wrong part.',
+            self::advice($job)->sentence,
+        );
     }
 
     public function test_with_less_room_than_the_middle_asks_for_the_whole_window_is_looked_at(): void
     {
-        // R1 forward and F1 reverse at spacing 6 would contradict; R2 reverse, R1 forward: the offset lies between 6 and 12, and −12 to −6 is certain.
-        $job = self::seen(self::selector(['R2' => -2, 'R1' => -1, 'F1' => 1], 6.0, 0.0, 1), ['r2' => 'reverse', 'r1' => 'forward', 'f1' => 'forward']);
+        // R1 forward and F1 reverse at spacing 6 would contradict; R2 reverse, R1 forward: the offset lies between 6
+        // and 12, and −12 to −6 is certain.
+        $job = self::seen(
+            self::selector(['R2' => -2, 'R1' => -1, 'F1' => 1], 6.0, 0.0, 1),
+            ['r2' => 'reverse', 'r1' => 'forward', 'f1' => 'forward'],
+        );
         $job->entry('thread', ['adjuster' => 'bracket', 'steps' => 7]);
         $advice = self::advice($job);
-        self::assertSame([TableAdviceKind::Move, true], [$advice->kind, $advice->isCertain], '7 mm are left where 9 were aimed at, and 6 would do');
+        self::assertSame(
+            [TableAdviceKind::Move, true],
+            [$advice->kind, $advice->isCertain],
+            '7 mm are left where 9 were aimed at, and 6 would do',
+        );
         self::assertEqualsWithDelta(-7.0, $advice->shift, 1e-9);
         $job->entry('thread', ['adjuster' => 'bracket', 'steps' => 4]);
-        self::assertSame([TableAdviceKind::Move, false], [self::advice($job)->kind, self::advice($job)->isCertain], 'four may do, and no part is blamed before');
+        self::assertSame(
+            [TableAdviceKind::Move, false],
+            [self::advice($job)->kind, self::advice($job)->isCertain],
+            'four may do, and no part is blamed before',
+        );
     }
 
-    /** @return iterable<string, array{int, int, int}> how many cables are out, machines of 60 that must end right, and moves at the most */
+    /**
+     * @return iterable<string, array{int, int, int}> how many cables are out, machines of 60 that must end right, and
+     *     moves at the most
+     */
     public static function cablesOut(): iterable
     {
         yield 'one cable out' => [1, 60, 14];
@@ -193,17 +259,27 @@ final class TablePlannerTest extends TestCase
             }
             $offsets = array_fill_keys(array_keys($table->movers), 0.0);
             for ($first = $chance->whole(0, 2), $n = 0; $n < $out; $n++) {
-                $offsets[array_keys($offsets)[($first + $n) % 3]] = ($chance->whole(0, 1) === 0 ? -1 : 1) * $chance->between(8.0, 40.0);
+                $offsets[array_keys($offsets)[($first + $n) % 3]] = ($chance->whole(0, 1) === 0
+                    ? -1
+                    : 1) * $chance->between(8.0, 40.0);
             }
             self::modesPlayed($job, $offsets, $weights);
             $advice = self::advice($job);
             for ($moves = 0; $advice->kind === TableAdviceKind::Move; $moves++) {
-                self::assertLessThanOrEqual(24.0 + 1e-9, abs(($advice->steps ?? self::fail('a move of nothing'))->toFloat()) * 6, 'four turns of six bevels at the most');
+                self::assertLessThanOrEqual(
+                    24.0 + 1e-9,
+                    abs(($advice->steps ?? self::fail('a move of nothing'))->toFloat()) * 6,
+                    'four turns of six bevels at the most',
+                );
                 self::assertLessThan($most, $moves, "case {$case}");
                 $offsets = self::moved($job, $advice, $offsets, $chance, true);
                 self::modesPlayed($job, $offsets, $weights);
                 $advice = self::advice($job);
-                self::assertNotSame(TableAdviceKind::Contradiction, $advice->kind, "case {$case}: a good machine is blamed");
+                self::assertNotSame(
+                    TableAdviceKind::Contradiction,
+                    $advice->kind,
+                    "case {$case}: a good machine is blamed",
+                );
             }
             $right += (int) ($advice->kind === TableAdviceKind::Right);
         }
@@ -221,7 +297,10 @@ final class TablePlannerTest extends TestCase
             foreach ($offsets as $cable => $offset) {
                 $at += $weights[$setting->key][$cable] * $offset;
             }
-            $job->entry('outcome', ['setting' => $setting->key, 'saw' => abs($at) <= 5.0 ? 'right' : ($at < 0 ? 'under' : 'over')]);
+            $job->entry(
+                'outcome',
+                ['setting' => $setting->key, 'saw' => abs($at) <= 5.0 ? 'right' : ($at < 0 ? 'under' : 'over')],
+            );
         }
     }
 
@@ -231,14 +310,40 @@ final class TablePlannerTest extends TestCase
             $spacing = $chance->between(4.0, 9.0);
             $truth = ['bracket' => $chance->between(-1.9, 1.9) * $spacing];
 
-            return [self::selector(['R2' => -2, 'R1' => -1, 'F1' => 1, 'F2' => 2], $spacing, $chance->between(0.0, 0.2) * $spacing, 1), $truth];
+            return [
+                self::selector(
+                    ['R2' => -2, 'R1' => -1, 'F1' => 1, 'F2' => 2],
+                    $spacing,
+                    $chance->between(0.0, 0.2) * $spacing,
+                    1,
+                ),
+                $truth,
+            ];
         });
     }
 
     public function test_a_random_place_of_a_rung_is_found_from_creeping_and_slow(): void
     {
-        $this->converges(100, 9, static fn (Chance $chance): array => [TestJob::table('sliding_drive', OutcomeTable::of('conduit', 'rung', 'towards more drive', 'towards less drive',
-            self::settings(SlidingDrive::table('rungs')), [Mover::of('bracket', 1.0, 1, 0.0)], 1.0, 2.0)), ['bracket' => (float) $chance->whole(-8, 8)]]);
+        $this->converges(
+            100,
+            9,
+            static fn (Chance $chance): array => [
+                TestJob::table(
+                    'sliding_drive',
+                    OutcomeTable::of(
+                        'conduit',
+                        'rung',
+                        'towards more drive',
+                        'towards less drive',
+                        self::settings(SlidingDrive::table('rungs')),
+                        [Mover::of('bracket', 1.0, 1, 0.0)],
+                        1.0,
+                        2.0,
+                    ),
+                ),
+                ['bracket' => (float) $chance->whole(-8, 8)],
+            ],
+        );
     }
 
     public function test_random_offsets_of_a_mode_arm_are_bracketed_one_cable_at_a_time(): void
@@ -252,12 +357,25 @@ final class TablePlannerTest extends TestCase
 
     public function test_two_and_three_cables_out_at_once_are_brought_right_one_after_the_other(): void
     {
-        $this->converges(60, 30, static fn (Chance $chance): array => [self::modes(), ['mode' => $chance->between(-12.0, 12.0), 'park' => $chance->between(-12.0, 12.0), 'differential' => $chance->whole(0, 1) * $chance->between(-12.0, 12.0)]], 0.85);
+        $this->converges(
+            60,
+            30,
+            static fn (Chance $chance): array => [
+                self::modes(),
+                [
+                    'mode' => $chance->between(-12.0, 12.0),
+                    'park' => $chance->between(-12.0, 12.0),
+                    'differential' => $chance->whole(0, 1) * $chance->between(-12.0, 12.0),
+                ],
+            ],
+            0.85,
+        );
     }
 
     /**
-     * Plays the machine: says what it does at each setting for its hidden offsets, makes the moves that are advised with up to the stated
-     * error, and sees that the bounds never lose the truth and that it ends right or says that it cannot.
+     * Plays the machine: says what it does at each setting for its hidden offsets, makes the moves that are advised
+     * with up to the stated error, and sees that the bounds never lose the truth and that it ends right or says that it
+     * cannot.
      *
      * @param  callable(Chance): array{TestJob, array<string, float>}  $make
      * @param  float  $share  of the machines that must end right; the others must say that they do not
@@ -290,14 +408,22 @@ final class TablePlannerTest extends TestCase
      * @param  array<string, float>  $offsets
      * @return array<string, float>
      */
-    private static function moved(TestJob $job, TableAdvice $advice, array $offsets, Chance $chance, bool $exactly = false): array
-    {
-        $mover = $job->state->judgement->table?->table->movers[$advice->adjuster ?? ''] ?? self::fail('nothing to move');
+    private static function moved(
+        TestJob $job,
+        TableAdvice $advice,
+        array $offsets,
+        Chance $chance,
+        bool $exactly = false,
+    ): array {
+        $mover = $job->state->judgement->table?->table->movers[$advice->adjuster ?? '']
+            ?? self::fail('nothing to move');
         $counting = $job->state->run->adjuster($mover->adjuster)?->counting() ?? self::fail('no adjuster');
         $steps = $advice->steps ?? self::fail('no steps');
         $job->entry('move', ['adjuster' => $mover->adjuster, $counting->unit->field() => $steps->toFloat()]);
         $job->entry('confirmed', ['key' => 'locked', 'adjuster' => $mover->adjuster]);
-        $offsets[$mover->adjuster] += ($mover->sign ?? 1) * ($mover->perStep ?? 1.0) * $steps->count / $counting->each->count * ($exactly ? 1.0 : $chance->between(1 - $mover->error, 1 + $mover->error));
+        $offsets[$mover->adjuster] += ($mover->sign ?? 1) * ($mover->perStep ?? 1.0) * $steps->count / $counting->each->count * ($exactly
+            ? 1.0
+            : $chance->between(1 - $mover->error, 1 + $mover->error));
 
         return $offsets;
     }
@@ -329,7 +455,10 @@ final class TablePlannerTest extends TestCase
         foreach ($saw as $setting => $word) {
             $job->entry('outcome', ['setting' => $setting, 'saw' => $word]);
         }
-        while (str_starts_with($job->state->progress->asks()->key ?? '', 'found:') && ! str_starts_with($job->state->progress->asks()->key ?? '', 'found:outcome')) {
+        while (
+            str_starts_with($job->state->progress->asks()->key ?? '', 'found:')
+            && ! str_starts_with($job->state->progress->asks()->key ?? '', 'found:outcome')
+        ) {
             $job->line('yes');
         }
         while (str_starts_with($job->state->progress->asks()->key ?? '', 'thread:')) {
@@ -341,7 +470,12 @@ final class TablePlannerTest extends TestCase
 
     private static function advice(TestJob $job): TableAdvice
     {
-        return TablePlanner::advise($job->state->spec, $job->state->judgement->table ?? self::fail('no table'), $job->state->run, $job->state->facts);
+        return TablePlanner::advise(
+            $job->state->spec,
+            $job->state->judgement->table ?? self::fail('no table'),
+            $job->state->run,
+            $job->state->facts,
+        );
     }
 
     /** @return non-empty-list<OutcomeSetting> */
@@ -356,17 +490,27 @@ final class TablePlannerTest extends TestCase
     /** @param  non-empty-array<string, int>  $detents */
     private static function selector(array $detents, ?float $spacing, float $deadBand, ?int $sign): TestJob
     {
-        return TestJob::table('speed_selector', SpeedSelector::table($detents, $spacing, $deadBand, [Mover::of('bracket', 1.0, $sign, 0.15)]));
+        return TestJob::table(
+            'speed_selector',
+            SpeedSelector::table($detents, $spacing, $deadBand, [Mover::of('bracket', 1.0, $sign, 0.15)]),
+        );
     }
 
     private static function modes(float $parkOnMode = 0.5): TestJob
     {
-        $mode = static fn (string $key, array $weights): array => ['key' => $key, 'label' => $key, 'at' => 0.0, 'right' => 'as it should', 'under' => 'not far enough', 'over' => 'too far', 'weights' => $weights];
+        $mode = static fn (string $key, array $weights): array => [
+            'key' => $key, 'label' => $key, 'at' => 0.0, 'right' => 'as it should', 'under' => 'not far enough',
+            'over' => 'too far', 'weights' => $weights,
+        ];
 
         return TestJob::table('mode_cables', ModeCables::table([
             $mode('park', $parkOnMode > 0.0 ? ['park' => 1.0, 'mode' => $parkOnMode] : ['park' => 1.0]),
             $mode('two_wheel', ['mode' => 1.0]),
             $mode('turf', ['mode' => 1.0, 'differential' => 1.0]),
-        ], 5.0, [Mover::of('mode', 1.0, 1, 0.1), Mover::of('park', 1.0, 1, 0.1), Mover::of('differential', 1.0, 1, 0.1)]), ['mode', 'park', 'differential']);
+        ], 5.0, [
+            Mover::of('mode', 1.0, 1, 0.1),
+            Mover::of('park', 1.0, 1, 0.1),
+            Mover::of('differential', 1.0, 1, 0.1),
+        ]), ['mode', 'park', 'differential']);
     }
 }

@@ -32,7 +32,12 @@ final class CableEndsTest extends TestCase
 
     private static function attempt(string $lesson): Attempt
     {
-        return new Attempt(LessonBook::find($lesson) ?? self::fail($lesson), new Person('p', 'P', Role::Technician), 'opened', self::AT);
+        return new Attempt(
+            LessonBook::find($lesson) ?? self::fail($lesson),
+            new Person('p', 'P', Role::Technician),
+            'opened',
+            self::AT,
+        );
     }
 
     public function test_every_lesson_says_where_its_ends_are(): void
@@ -42,15 +47,25 @@ final class CableEndsTest extends TestCase
             $hasWire = ! in_array($lesson->spec->family->value, ['automatic_clutch', 'hydraulic_clutch'], true);
             self::assertSame($hasWire, $ends->labels() !== [], $lesson->tale->key);
             self::assertNull($ends->off(), $lesson->tale->key);
-            self::assertSame(in_array(Fault::OffSeat, $lesson->found->faults, true), $ends->beside() !== null, $lesson->tale->key);
+            self::assertSame(
+                in_array(Fault::OffSeat, $lesson->found->faults, true),
+                $ends->beside() !== null,
+                $lesson->tale->key,
+            );
         }
     }
 
     public function test_a_row_of_holes_or_a_clamp_is_its_other_end(): void
     {
-        self::assertSame(['cable/hand' => 'At the auger handle'], self::attempt('hook_slow')->control()->ends()->labels());
+        self::assertSame(
+            ['cable/hand' => 'At the auger handle'],
+            self::attempt('hook_slow')->control()->ends()->labels(),
+        );
         self::assertSame(['cable/hand'], array_keys(self::attempt('engage_loose')->control()->ends()->labels()));
-        self::assertSame(['cable/hand' => 'At the clutch lever', 'cable/working' => 'At the release arm'], self::attempt('lever_loose')->control()->ends()->labels());
+        self::assertSame(
+            ['cable/hand' => 'At the clutch lever', 'cable/working' => 'At the release arm'],
+            self::attempt('lever_loose')->control()->ends()->labels(),
+        );
         self::assertCount(4, self::attempt('grip_pair')->control()->ends()->labels());
     }
 
@@ -72,7 +87,11 @@ final class CableEndsTest extends TestCase
         self::assertSame($sits->value, $attempt->act(Act::hook('cable/hand', $in), self::AT)->word);
         self::assertSame($sits, $attempt->control()->ends()->seat('cable/hand'));
         self::assertSame($sits === Seat::Edge, $attempt->control()->has(Fault::OffSeat));
-        self::assertSame($sits === Seat::Home ? 1.0 : $in, $attempt->control()->ends()->in('cable/hand'), 'home is all the way');
+        self::assertSame(
+            $sits === Seat::Home ? 1.0 : $in,
+            $attempt->control()->ends()->in('cable/hand'),
+            'home is all the way',
+        );
     }
 
     public function test_off_its_hook_nothing_answers_and_it_is_not_fit(): void
@@ -88,7 +107,10 @@ final class CableEndsTest extends TestCase
                 $attempt->act($act, self::AT);
                 self::fail($act->kind->value);
             } catch (Refused $refused) {
-                self::assertSame('At the release arm the cable is off, and nothing answers. Hook it first.', $refused->getMessage());
+                self::assertSame(
+                    'At the release arm the cable is off, and nothing answers. Hook it first.',
+                    $refused->getMessage(),
+                );
             }
         }
         $attempt->act(Act::turn('barrel', Steps::exactly(1.0)), self::AT);
@@ -125,7 +147,10 @@ final class CableEndsTest extends TestCase
     public function test_of_a_pair_each_cable_has_its_own(): void
     {
         $control = self::attempt('grip_pair')->control();
-        [$pull, $push] = array_map(static fn ($one): string => $one->id, self::attempt('grip_pair')->lesson->run->cables);
+        [$pull, $push] = array_map(
+            static fn ($one): string => $one->id,
+            self::attempt('grip_pair')->lesson->run->cables,
+        );
         $before = $control->play(ReadingPoint::GripFlange);
         $control->hook("{$push}/hand", 0.6);
         self::assertSame($before, $control->play(ReadingPoint::GripFlange));
@@ -147,23 +172,41 @@ final class CableEndsTest extends TestCase
         $attempt = self::attempt('trigger_end');
         $view = static fn (): array => MachineView::of($attempt);
         self::assertSame([0.7, 1.0], array_column(is_array($view()['ends']) ? $view()['ends'] : [], 'in'));
-        self::assertNotContains('ferrule', array_column(is_array($view()['cures']) ? $view()['cures'] : [], 'key'), 'by hand, and by no button');
+        self::assertNotContains(
+            'ferrule',
+            array_column(is_array($view()['cures']) ? $view()['cures'] : [], 'key'),
+            'by hand, and by no button',
+        );
         $attempt->act(Act::hook('cable/hand', 0.8), self::AT);
         self::assertFalse($view()['hooked'], 'let go too early');
         $attempt->act(Act::hook('cable/hand', 1.0), self::AT);
         self::assertTrue($view()['hooked']);
         $said = array_column(AttemptSteps::of($attempt), 'say');
-        self::assertSame(['At the throttle trigger: hooked, and let go on the edge of its seat', 'At the throttle trigger: hooked, home in its seat'], $said);
+        self::assertSame(
+            [
+                'At the throttle trigger: hooked, and let go on the edge of its seat',
+                'At the throttle trigger: hooked, home in its seat',
+            ],
+            $said,
+        );
         $attempt->act(Act::hook('cable/hand', 0.0), self::AT);
         self::assertFalse($view()['hooked']);
-        self::assertStringContainsString('at the throttle trigger the cable is off', AttemptSteps::of($attempt)[2]['truth']);
+        self::assertStringContainsString(
+            'at the throttle trigger the cable is off',
+            AttemptSteps::of($attempt)[2]['truth'],
+        );
     }
 
     public function test_on_the_wire_it_says_how_far(): void
     {
         $act = ActCodec::decode(Node::of(['act' => 'hook', 'of' => 'cable/hand', 'in' => 0.4]));
         self::assertSame(['act' => 'hook', 'of' => 'cable/hand', 'in' => 0.4], ActCodec::encode($act));
-        foreach ([['act' => 'hook', 'of' => 'cable/hand'], ['act' => 'hook', 'in' => 1], ['act' => 'hook', 'of' => 'cable/hand', 'in' => 1.1], ['act' => 'hook', 'of' => 'cable/hand', 'in' => 'home']] as $bad) {
+        foreach ([
+            ['act' => 'hook', 'of' => 'cable/hand'],
+            ['act' => 'hook', 'in' => 1],
+            ['act' => 'hook', 'of' => 'cable/hand', 'in' => 1.1],
+            ['act' => 'hook', 'of' => 'cable/hand', 'in' => 'home'],
+        ] as $bad) {
             try {
                 ActCodec::decode(Node::of($bad));
                 self::fail((string) json_encode($bad));

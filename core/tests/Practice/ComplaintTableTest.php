@@ -9,10 +9,19 @@ use VividPull\Core\Practice\ComplaintTable;
 use VividPull\Core\Practice\WayOfWorking;
 use VividPull\Core\Spec\FamilyKey;
 
-/** Hidden complaints, drawn from the grades and from grades that are off: the cause is thought of early, everything ends, chances mean what they say. */
+/**
+ * Hidden complaints, drawn from the grades and from grades that are off: the cause is thought of early, everything
+ * ends, chances mean what they say.
+ */
 final class ComplaintTableTest extends TestCase
 {
-    private const FAMILIES = [FamilyKey::SlidingDrive, FamilyKey::HydraulicClutch, FamilyKey::OtherControl, FamilyKey::SpeedSelector, FamilyKey::Bail];
+    private const FAMILIES = [
+        FamilyKey::SlidingDrive,
+        FamilyKey::HydraulicClutch,
+        FamilyKey::OtherControl,
+        FamilyKey::SpeedSelector,
+        FamilyKey::Bail,
+    ];
 
     public function test_a_cause_is_named_within_two_looks_and_everything_is_put_right(): void
     {
@@ -20,8 +29,15 @@ final class ComplaintTableTest extends TestCase
 
         self::assertGreaterThan(0.8, $table->named());
         self::assertSame(1.0, $table->gone());
-        self::assertLessThan(0.95, $table->searching(WayOfWorking::Ours) / $table->searching(WayOfWorking::CheapestFirst), 'minutes beyond what nobody is spared');
-        self::assertLessThan(1.05, $table->searching(WayOfWorking::Ours) / $table->searching(WayOfWorking::LikeliestFirst));
+        self::assertLessThan(
+            0.95,
+            $table->searching(WayOfWorking::Ours) / $table->searching(WayOfWorking::CheapestFirst),
+            'minutes beyond what nobody is spared',
+        );
+        self::assertLessThan(
+            1.05,
+            $table->searching(WayOfWorking::Ours) / $table->searching(WayOfWorking::LikeliestFirst),
+        );
     }
 
     public function test_grades_that_are_off_by_up_to_two_still_lead_there(): void
@@ -42,6 +58,13 @@ final class ComplaintTableTest extends TestCase
 
     private static function table(int $off): ComplaintTable
     {
-        return array_reduce(self::FAMILIES, static fn (ComplaintTable $all, FamilyKey $family): ComplaintTable => $all->and(ComplaintTable::of($family, 20, $off)), ComplaintTable::none());
+        return array_reduce(
+            self::FAMILIES,
+            static fn (
+                ComplaintTable $all,
+                FamilyKey $family,
+            ): ComplaintTable => $all->and(ComplaintTable::of($family, 20, $off)),
+            ComplaintTable::none(),
+        );
     }
 }

@@ -30,7 +30,10 @@ final class FaultyMachineTest extends TestCase
 
     public function test_there_are_enough_kinds_of_faults(): void
     {
-        $kinds = array_sum(array_map(static fn (FamilyKey $family): int => count(FaultyFamilies::of($family)->faults()), FamilyKey::cases()));
+        $kinds = array_sum(array_map(
+            static fn (FamilyKey $family): int => count(FaultyFamilies::of($family)->faults()),
+            FamilyKey::cases(),
+        ));
 
         self::assertGreaterThanOrEqual(self::FEWEST_KINDS, $kinds);
     }
@@ -48,7 +51,11 @@ final class FaultyMachineTest extends TestCase
             self::assertFalse($machine->isGone([]), "{$fault} brings nothing about");
             self::assertTrue($machine->isGone([$fault]), "{$fault} is put right, and nothing is better");
             foreach ($knowledge->checks as $check) {
-                self::assertArrayHasKey($machine->shows($check->key), $check->answers(), "{$check->key} is answered with what nobody can say");
+                self::assertArrayHasKey(
+                    $machine->shows($check->key),
+                    $check->answers(),
+                    "{$check->key} is answered with what nobody can say",
+                );
             }
         }
     }
@@ -59,7 +66,14 @@ final class FaultyMachineTest extends TestCase
         for ($seed = 1; $seed <= 50; $seed++) {
             $sound = new WornControl(new SeededChance($seed));
             $known = array_map(static fn ($symptom): string => $symptom->value, Causes::of($family)->symptoms);
-            self::assertSame([], array_values(array_intersect(array_keys(array_filter(FaultyFamilies::of($family)->notices($sound) + $sound->noticed())), $known)), "seed {$seed}");
+            self::assertSame(
+                [],
+                array_values(array_intersect(
+                    array_keys(array_filter(FaultyFamilies::of($family)->notices($sound) + $sound->noticed())),
+                    $known,
+                )),
+                "seed {$seed}",
+            );
         }
     }
 
@@ -77,7 +91,10 @@ final class FaultyMachineTest extends TestCase
     public function test_the_same_seed_is_the_same_machine(): void
     {
         $knowledge = Causes::of(FamilyKey::ClutchLever);
-        [$one, $again] = [FaultyMachine::of(FamilyKey::ClutchLever, $knowledge, 5), FaultyMachine::of(FamilyKey::ClutchLever, $knowledge, 5)];
+        [$one, $again] = [
+            FaultyMachine::of(FamilyKey::ClutchLever, $knowledge, 5),
+            FaultyMachine::of(FamilyKey::ClutchLever, $knowledge, 5),
+        ];
 
         self::assertSame($one->causes(), $again->causes());
         foreach ($knowledge->checks as $check) {
@@ -87,19 +104,43 @@ final class FaultyMachineTest extends TestCase
 
     public function test_the_search_finds_what_mechanics_hide(): void
     {
-        $table = array_reduce(FamilyKey::cases(), static fn (ComplaintTable $all, FamilyKey $family): ComplaintTable => $all->and(ComplaintTable::ofMachines($family, 12)), ComplaintTable::none());
+        $table = array_reduce(
+            FamilyKey::cases(),
+            static fn (ComplaintTable $all, FamilyKey $family): ComplaintTable => $all->and(
+                ComplaintTable::ofMachines($family, 12),
+            ),
+            ComplaintTable::none(),
+        );
 
         self::assertGreaterThan(0.8, $table->named(), 'a cause it has stands first after two looks');
         self::assertSame(1.0, $table->gone());
-        self::assertLessThan(0.8, $table->searching(WayOfWorking::Ours) / $table->searching(WayOfWorking::CheapestFirst), 'minutes beyond what nobody is spared');
-        self::assertLessThan(0.95, $table->minutes(WayOfWorking::Ours) / $table->minutes(WayOfWorking::LikeliestFirst), 'all minutes');
-        self::assertLessThan(0.95, $table->minutes(WayOfWorking::Ours) / $table->minutes(WayOfWorking::CheapestFirst), 'all minutes');
+        self::assertLessThan(
+            0.8,
+            $table->searching(WayOfWorking::Ours) / $table->searching(WayOfWorking::CheapestFirst),
+            'minutes beyond what nobody is spared',
+        );
+        self::assertLessThan(
+            0.95,
+            $table->minutes(WayOfWorking::Ours) / $table->minutes(WayOfWorking::LikeliestFirst),
+            'all minutes',
+        );
+        self::assertLessThan(
+            0.95,
+            $table->minutes(WayOfWorking::Ours) / $table->minutes(WayOfWorking::CheapestFirst),
+            'all minutes',
+        );
     }
 
     /** Every grade drawn anew by up to two either way: of thirty machines a family it names 77 %, of these few 69 %. */
     public function test_a_search_that_was_taught_wrongly_still_finds_it(): void
     {
-        $table = array_reduce(FamilyKey::cases(), static fn (ComplaintTable $all, FamilyKey $family): ComplaintTable => $all->and(ComplaintTable::ofMachines($family, 6, 2)), ComplaintTable::none());
+        $table = array_reduce(
+            FamilyKey::cases(),
+            static fn (ComplaintTable $all, FamilyKey $family): ComplaintTable => $all->and(
+                ComplaintTable::ofMachines($family, 6, 2),
+            ),
+            ComplaintTable::none(),
+        );
 
         self::assertGreaterThan(0.65, $table->named());
         self::assertSame(1.0, $table->gone());
@@ -111,7 +152,11 @@ final class FaultyMachineTest extends TestCase
         $files = (array) glob(__DIR__.'/../../src/Practice/Faulty/*.php');
         self::assertGreaterThan(count(FamilyKey::cases()), count($files));
         foreach ($files as $file) {
-            self::assertDoesNotMatchRegularExpression('/\b(Grade|Link|Weights|Model|Belief|links)\b/', (string) file_get_contents((string) $file), (string) $file);
+            self::assertDoesNotMatchRegularExpression(
+                '/\b(Grade|Link|Weights|Model|Belief|links)\b/',
+                (string) file_get_contents((string) $file),
+                (string) $file,
+            );
         }
     }
 }

@@ -24,8 +24,8 @@ use VividPull\Core\Spec\OutcomeTable;
 use VividPull\Core\Tests\Support\TestJob;
 
 /**
- * Whole jobs of every family on controls whose truth the bench does not see, by a hand that does what it is asked and says what is so: what is
- * called fit is fit, and every job comes to an end. `bin/vivid jobs` prints more of them.
+ * Whole jobs of every family on controls whose truth the bench does not see, by a hand that does what it is asked and
+ * says what is so: what is called fit is fit, and every job comes to an end. `bin/vivid jobs` prints more of them.
  */
 final class HonestHandTest extends TestCase
 {
@@ -75,7 +75,10 @@ final class HonestHandTest extends TestCase
             };
             self::assertSame(end($seen) !== 'right' || $control->wants() !== null, $control->isUnsafe());
         }
-        self::assertEqualsCanonicalizing(['taut', 'tight', 'loose', 'frayed', 'right'], array_values(array_unique($seen)));
+        self::assertEqualsCanonicalizing(
+            ['taut', 'tight', 'loose', 'frayed', 'right'],
+            array_values(array_unique($seen)),
+        );
     }
 
     public function test_a_control_does_what_its_state_makes_it_do(): void
@@ -130,9 +133,15 @@ final class HonestHandTest extends TestCase
     public function test_one_misread_pose_accuses_no_cable(): void
     {
         $job = TestJob::throttle()->ready()->read(4.0, 4.0, 4.0)->readIn(Pose::Left, 9.0);
-        self::assertSame([false, Pose::Left], [$job->state->judgement->isRoutingFault, $job->state->judgement->poseInDoubt]);
+        self::assertSame(
+            [false, Pose::Left],
+            [$job->state->judgement->isRoutingFault, $job->state->judgement->poseInDoubt],
+        );
         self::assertSame(PlanKind::Read, $job->state->next()->kind);
-        self::assertSame('Read it again with bars full left before anything is turned: one reading may be misread.', $job->state->next()->sentence);
+        self::assertSame(
+            'Read it again with bars full left before anything is turned: one reading may be misread.',
+            $job->state->next()->sentence,
+        );
         $job->readIn(Pose::Left, 9.0);
         self::assertSame(PlanKind::RoutingFault, $job->state->next()->kind, 'read twice, it is one');
     }
@@ -142,9 +151,16 @@ final class HonestHandTest extends TestCase
         $job = TestJob::throttle()->ready()->read(4.0, 4.0, 4.0);
         foreach ([[Pose::Left, 0.5], [Pose::Right, 5.9]] as [$pose, $mm]) {
             $job->readIn($pose, $mm);
-            self::assertSame("Read it again with {$pose->label()} before anything is turned: one reading may be misread.", $job->state->next()->sentence);
+            self::assertSame(
+                "Read it again with {$pose->label()} before anything is turned: one reading may be misread.",
+                $job->state->next()->sentence,
+            );
             $item = $job->state->progress->item("pose:{$pose->value}");
-            self::assertSame([false, false], [$item?->done, $item?->failed], 'asked for again, also where it stands inside by itself');
+            self::assertSame(
+                [false, false],
+                [$item?->done, $item?->failed],
+                'asked for again, also where it stands inside by itself',
+            );
             $job->readIn($pose, $mm);
         }
         self::assertSame(PlanKind::RoutingFault, $job->state->next()->kind);
@@ -159,7 +175,10 @@ final class HonestHandTest extends TestCase
         self::assertNotSame(PlanKind::RoutingFault, $job->state->next()->kind);
     }
 
-    /** A barrel far out of its zone, that nothing can take over from at once, was turned home by a flat at a time, each locked and read anew. */
+    /**
+     * A barrel far out of its zone, that nothing can take over from at once, was turned home by a flat at a time, each
+     * locked and read anew.
+     */
     public function test_for_a_flat_nothing_is_loosened_again(): void
     {
         $job = DrawnJob::of(FamilyKey::TwistGrip, new SeededChance(91), 0.6, true);
@@ -171,7 +190,13 @@ final class HonestHandTest extends TestCase
     public function test_one_reading_blames_no_part(): void
     {
         $job = TestJob::clutch(standing: TestJob::standing(['perch' => 2.4, 'bracket' => 11.0]))->ready()->read(60.0);
-        self::assertSame([PlanKind::Read, 'By this one reading nothing here reaches its band. Read it once more before a part is blamed.'], [$job->state->next()->kind, $job->state->next()->sentence]);
+        self::assertSame(
+            [
+                PlanKind::Read,
+                'By this one reading nothing here reaches its band. Read it once more before a part is blamed.',
+            ],
+            [$job->state->next()->kind, $job->state->next()->sentence],
+        );
         self::assertSame(PlanKind::OutOfThread, $job->read(60.0)->state->next()->kind);
     }
 
@@ -202,7 +227,13 @@ final class HonestHandTest extends TestCase
     /** What is put together here once went to and fro without end, or stood still. */
     public function test_a_fault_that_looks_like_slack_is_suspected_after_a_few_moves(): void
     {
-        foreach ([[FamilyKey::PedalThrottle, 17], [FamilyKey::TriggerThrottle, 7], [FamilyKey::EngageByPull, 15], [FamilyKey::TwistGrip, 10], [FamilyKey::ClutchLever, 6]] as [$family, $seed]) {
+        foreach ([
+            [FamilyKey::PedalThrottle, 17],
+            [FamilyKey::TriggerThrottle, 7],
+            [FamilyKey::EngageByPull, 15],
+            [FamilyKey::TwistGrip, 10],
+            [FamilyKey::ClutchLever, 6],
+        ] as [$family, $seed]) {
             $job = DrawnJob::of($family, new SeededChance($seed));
             $worked = HonestHand::work($job->spec, $job->run, $job->control, $job->found->at, $job->instrument);
             self::assertSame(JobEnd::Fit, $worked->end, "{$family->value}, {$seed}: {$worked->why}");

@@ -27,7 +27,11 @@ final class TrialTest extends TestCase
         // Four standard errors: 4/√20000 of the mean, 4√(2/20000) of the variance.
         self::assertEqualsWithDelta(0.0, $mean, 0.029);
         self::assertEqualsWithDelta(1.0, $square, 0.04);
-        self::assertEqualsWithDelta(0.95, count(array_filter($values, static fn (float $v): bool => abs($v) < 1.959964)) / 20_000, 0.0062);
+        self::assertEqualsWithDelta(
+            0.95,
+            count(array_filter($values, static fn (float $v): bool => abs($v) < 1.959964)) / 20_000,
+            0.0062,
+        );
     }
 
     public function test_a_hidden_machine_answers_turns_and_hides_how_taut_it_is(): void
@@ -43,13 +47,25 @@ final class TrialTest extends TestCase
 
     public function test_hidden_machines_do_what_the_bench_does_not_assume(): void
     {
-        $machine = static fn (Physics $physics): HiddenMachine => new HiddenMachine(20.0, 1.0, 152.0, 38.0, $physics, new SeededChance(3));
+        $machine = static fn (Physics $physics): HiddenMachine => new HiddenMachine(
+            20.0,
+            1.0,
+            152.0,
+            38.0,
+            $physics,
+            new SeededChance(3),
+        );
         $lost = $machine(new Physics(new Reader(noise: 0.0), lostFlats: 3.0));
         $lost->turnOut(2.0);
         $lost->turnOut(1.0);
         $before = $lost->play();
         $lost->turnOut(-0.5);
-        self::assertEqualsWithDelta($before, $lost->play(), 1e-9, 'three flats are half a turn, and all of it is lost on the way back');
+        self::assertEqualsWithDelta(
+            $before,
+            $lost->play(),
+            1e-9,
+            'three flats are half a turn, and all of it is lost on the way back',
+        );
         $lost->turnOut(-1.0);
         self::assertEqualsWithDelta($before + 4.0, $lost->play(), 1e-9);
         $sticks = $machine(new Physics(new Reader(noise: 0.0), stiction: 0.5));
@@ -58,7 +74,11 @@ final class TrialTest extends TestCase
         $creeps = $machine(new Physics(new Reader(noise: 0.0), creepFlats: 0.5));
         $creeps->lock();
         self::assertEqualsWithDelta(20.0 - 4.0 / 12, $creeps->play(), 1e-9);
-        self::assertEqualsWithDelta(19.0, $machine(new Physics(new Reader(noise: 0.0, resolution: 1.0)))->read() - 1.0, 1e-9);
+        self::assertEqualsWithDelta(
+            19.0,
+            $machine(new Physics(new Reader(noise: 0.0, resolution: 1.0)))->read() - 1.0,
+            1e-9,
+        );
         $arc = $machine(new Physics(new Reader(noise: 0.0), arc: -0.4));
         self::assertEqualsWithDelta(20.0, $arc->play(), 1e-9, 'it starts where it was put');
         $arc->turnOut(1.0);
@@ -83,27 +103,40 @@ final class TrialTest extends TestCase
     }
 
     /**
-     * Judged by the machine's true play. Three hundred machines a row by hand: `bin/vivid moves`, printed in docs/benchmarks.md; here a
-     * few of each, with the room that so few need.
+     * Judged by the machine's true play. Three hundred machines a row by hand: `bin/vivid moves`, printed in
+     * docs/benchmarks.md; here a few of each, with the room that so few need.
      */
     #[DataProvider('rows')]
     public function test_doing_what_the_bench_says_brings_machines_inside_in_few_moves(TrialRow $row, int $most): void
     {
         $machines = 6;
         $table = TrialTable::of($row, $machines, 9000);
-        // What sticks by more than the band leaves, or is turned by everything at once, is not always brought inside; all else is.
-        $hard = str_contains($row->name, 'stiction') || str_contains($row->name, 'all of it') || str_contains($row->name, 'misread');
+        // What sticks by more than the band leaves, or is turned by everything at once, is not always brought inside;
+        // all else is.
+        $hard = str_contains($row->name, 'stiction')
+            || str_contains($row->name, 'all of it')
+            || str_contains($row->name, 'misread');
         self::assertLessThanOrEqual($hard ? 0.7 : 1 / $machines, $table->neverInside());
         self::assertLessThanOrEqual($most, $table->movesOf(0.9));
         // Where everything is at once, past it and back may come after a turn to and fro.
-        self::assertLessThanOrEqual(str_contains($row->name, 'all of it') ? 1 / $machines : 0.0, $table->swung(), 'never turned to and fro three times');
-        self::assertLessThanOrEqual(str_contains($row->name, 'stiction') ? 0.7 : 1 / $machines, $table->falselyInside());
+        self::assertLessThanOrEqual(
+            str_contains($row->name, 'all of it') ? 1 / $machines : 0.0,
+            $table->swung(),
+            'never turned to and fro three times',
+        );
+        self::assertLessThanOrEqual(
+            str_contains($row->name, 'stiction') ? 0.7 : 1 / $machines,
+            $table->falselyInside(),
+        );
     }
 
     /** @return iterable<string, array{TrialRow}> */
     public static function plain(): iterable
     {
-        foreach (array_filter(TrialRow::all(), static fn (TrialRow $row): bool => $row->start === TrialStart::Outside) as $row) {
+        foreach (array_filter(
+            TrialRow::all(),
+            static fn (TrialRow $row): bool => $row->start === TrialStart::Outside,
+        ) as $row) {
             yield "{$row->name}, ratio {$row->knowledge}" => [$row];
         }
     }

@@ -22,7 +22,8 @@ final class LeverPullTest extends TestCase
 
     public function test_one_turn_of_a_rope_round_a_post_is_the_capstan_equation(): void
     {
-        // Capstan equation T₂/T₁ = e^(μθ), one turn at μ 0.1, 0.2 and 0.3: 1.8745, 3.5136, 6.5861 (textbook values, recomputed in R).
+        // Capstan equation T₂/T₁ = e^(μθ), one turn at μ 0.1, 0.2 and 0.3: 1.8745, 3.5136, 6.5861 (textbook values,
+        // recomputed in R).
         foreach ([[0.1, 1.8745], [0.2, 3.5136], [0.3, 6.5861]] as [$mu, $factor]) {
             $pull = LeverPull::of(40 * $factor, 40 / $factor);
             self::assertEqualsWithDelta(40.0, $pull->tension(), 1e-9);

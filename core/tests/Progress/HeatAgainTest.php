@@ -14,7 +14,10 @@ use VividPull\Core\Tests\Support\FamilyJob;
 use VividPull\Core\Tests\Support\TestJob;
 use VividPull\Core\Tests\Support\WellDone;
 
-/** An engine that was run is not as cold as somebody said before it ran: a figure of play that knows heat asks again. Common practice, no source. */
+/**
+ * An engine that was run is not as cold as somebody said before it ran: a figure of play that knows heat asks again.
+ * Common practice, no source.
+ */
 final class HeatAgainTest extends TestCase
 {
     public function test_cold_said_before_a_run_is_not_cold_after_it(): void
@@ -22,14 +25,24 @@ final class HeatAgainTest extends TestCase
         $job = self::ridden();
         self::assertSame('condition:ran', $job->state->progress->asks()?->key);
         self::assertSame('It was run since. How does it stand?', $job->state->progress->asks()->label);
-        self::assertSame('Read 15. It was run since its heat was said. Say first how it stands now: cold or hot, for play changes with heat; then type it again.',
-            $job->refusal(static fn (TestJob $one): TestJob => $one->line('15', 'in_band')));
+        self::assertSame(
+            'Read 15. It was run since its heat was said. Say first how it stands now: cold or hot, for play changes with heat; then type it again.',
+            $job->refusal(static fn (TestJob $one): TestJob => $one->line('15', 'in_band')),
+        );
         $job->line('hot');
-        self::assertStringStartsWith('It is hot, and the figure is for a cold engine', (string) $job->state->wrongState());
+        self::assertStringStartsWith(
+            'It is hot, and the figure is for a cold engine',
+            (string) $job->state->wrongState(),
+        );
         $job->line('-1f', 'in_band')->read(15, 15, 15);
-        self::assertSame('Not judged: read hot; the figure is for a cold engine', $job->state->judgement->now->sentence);
+        self::assertSame(
+            'Not judged: read hot; the figure is for a cold engine',
+            $job->state->judgement->now->sentence,
+        );
         $job->line('cold')->read(15, 15, 15);
-        self::assertTrue($job->state->judgement->nowGroup?->first()->engine?->value === 'cold' && $job->state->wrongState() === null);
+        self::assertTrue(
+            $job->state->judgement->nowGroup?->first()->engine?->value === 'cold' && $job->state->wrongState() === null,
+        );
     }
 
     public function test_what_was_read_before_the_run_may_still_be_put_right(): void
@@ -39,7 +52,11 @@ final class HeatAgainTest extends TestCase
         $job->read(15, 15);
         self::ride($job, 'middle');
         $draft = Amending::read('15.5', $reading, 'misread', $job->state, $job->person);
-        self::assertSame([15.5, 'cold'], [$draft->body['body']['mm'], $draft->body['body']['engine']], 'cold, as it was then');
+        self::assertSame(
+            [15.5, 'cold'],
+            [$draft->body['body']['mm'], $draft->body['body']['engine']],
+            'cold, as it was then',
+        );
         $this->expectException(NotUnderstood::class);
         $job->read(15);
     }
@@ -49,14 +66,27 @@ final class HeatAgainTest extends TestCase
         $job = TestJob::clutch()->ready();
         $cold = $job->state->facts->answers->condition->stamp->id ?? self::fail('nobody said how it stands');
         $void = static fn (TestJob $one): TestJob => $one->entry('void', ['entry' => $cold, 'reason' => 'it was hot']);
-        $hot = static fn (TestJob $one): TestJob => $one->entry('amend', ['entry' => $cold, 'reason' => 'it was hot', 'kind' => 'condition', 'body' => ['engine' => 'hot']]);
+        $hot = static fn (TestJob $one): TestJob => $one->entry(
+            'amend',
+            ['entry' => $cold, 'reason' => 'it was hot', 'kind' => 'condition', 'body' => ['engine' => 'hot']],
+        );
         $job->read(15);
-        self::assertSame('A reading was taken as cold since. Take it back first, then say how it stands, and read again.', $job->refusal($void));
+        self::assertSame(
+            'A reading was taken as cold since. Take it back first, then say how it stands, and read again.',
+            $job->refusal($void),
+        );
         $job->read(15);
-        self::assertSame('2 readings were taken as cold since. Take them back first, then say how it stands, and read again.', $job->refusal($void));
+        self::assertSame(
+            '2 readings were taken as cold since. Take them back first, then say how it stands, and read again.',
+            $job->refusal($void),
+        );
         self::assertStringStartsWith('2 readings were taken as cold since.', $job->refusal($hot));
         $job->line('cold')->read(15);
-        self::assertStringStartsWith('2 readings were taken', $job->refusal($void), 'what was said later holds for what was read later');
+        self::assertStringStartsWith(
+            '2 readings were taken',
+            $job->refusal($void),
+            'what was said later holds for what was read later',
+        );
         foreach ($job->state->log->entries as $entry) {
             if ($entry instanceof ReadingTaken) {
                 $job->entry('void', ['entry' => $entry->stamp->id, 'reason' => 'it was hot']);
@@ -78,7 +108,10 @@ final class HeatAgainTest extends TestCase
         $any = ['conditions' => ['engine' => null, 'wheels' => null, 'poses' => ['straight']]];
         $job = TestJob::throttle($any)->as(TestJob::oda());
         WellDone::upToTheSignature($job, '4');
-        $job->entry('confirmed', ['key' => 'locked', 'adjuster' => (string) array_key_first($job->state->run->adjusters())]);
+        $job->entry(
+            'confirmed',
+            ['key' => 'locked', 'adjuster' => (string) array_key_first($job->state->run->adjusters())],
+        );
         self::assertNotContains('condition:ran', WellDone::upToTheSignature($job, '4'));
     }
 
@@ -112,6 +145,12 @@ final class HeatAgainTest extends TestCase
 
     private static function ride(TestJob $job, string $bite): void
     {
-        $job->line('yes', 'check:arm_loose')->line('yes', 'check:wiggle_still')->refit()->line('yes', 'check:no_creep')->line('holds', 'check:no_slip')->line($bite, 'check:bite');
+        $job
+            ->line('yes', 'check:arm_loose')
+            ->line('yes', 'check:wiggle_still')
+            ->refit()
+            ->line('yes', 'check:no_creep')
+            ->line('holds', 'check:no_slip')
+            ->line($bite, 'check:bite');
     }
 }

@@ -57,16 +57,28 @@ final class ItemKeyTest extends TestCase
         $items = array_merge(...array_values(FamilyJob::of($family)->state->progress->items));
         self::assertNotSame([], $items);
         foreach ($items as $item) {
-            self::assertSame(str_contains($item->key, ':'), str_contains($item->key, ':') && $item->topic() !== ItemTopic::Step, $item->key);
+            self::assertSame(
+                str_contains($item->key, ':'),
+                str_contains($item->key, ':') && $item->topic() !== ItemTopic::Step,
+                $item->key,
+            );
         }
     }
 
-    /** A part that is called like a topic would be taken for it: an arm that is looked over is no question of which way an arm went. */
+    /**
+     * A part that is called like a topic would be taken for it: an arm that is looked over is no question of which way
+     * an arm went.
+     */
     public function test_no_line_or_part_of_any_family_is_called_like_a_topic(): void
     {
         foreach (FamilyKey::cases() as $key) {
             $family = Families::of($key);
-            foreach ([...$family->makeSafe(), ...$family->lookOver(), ...$family->refit(), ...$family->closing()] as $step) {
+            foreach ([
+                ...$family->makeSafe(),
+                ...$family->lookOver(),
+                ...$family->refit(),
+                ...$family->closing(),
+            ] as $step) {
                 self::assertSame(ItemTopic::Step, ItemKey::of($step->key)->topic, "{$key->value}: {$step->key}");
             }
         }

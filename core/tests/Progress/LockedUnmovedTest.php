@@ -13,7 +13,10 @@ use VividPull\Core\Tests\Support\FamilyJob;
 use VividPull\Core\Tests\Support\TestJob;
 use VividPull\Core\Tests\Support\WellDone;
 
-/** A lock turns what it locks, also where nobody moved that: somebody finds a nut loose and tightens it. Common practice, no source. */
+/**
+ * A lock turns what it locks, also where nobody moved that: somebody finds a nut loose and tightens it. Common
+ * practice, no source.
+ */
 final class LockedUnmovedTest extends TestCase
 {
     /** @return iterable<string, array{TestJob}> */
@@ -26,11 +29,28 @@ final class LockedUnmovedTest extends TestCase
             }
         }
         // A bail whose book has a figure of play, which no gate of its own holds.
-        yield 'a bail with play' => [TestJob::of(['family' => 'bail', 'aim' => ['kind' => 'free_play_band', 'point' => 'handle_travel', 'low_mm' => 5, 'high_mm' => 15]], [
-            'hand' => ['kind' => Families::of(FamilyKey::Bail)->starting()->hand->value, 'name' => 'Bail'],
-            'cables' => [['id' => 'cable', 'name' => 'Cable', 'adjusters' => [['id' => 'barrel', 'name' => 'barrel', 'kind' => 'barrel', 'thread' => 'M8 x 1.25', 'travel_mm' => 10]]]],
-            'working_end' => Families::of(FamilyKey::Bail)->starting()->workingEnd,
-        ], ['barrel' => 3.0])];
+        yield 'a bail with play' => [TestJob::of(
+            [
+                'family' => 'bail',
+                'aim' => ['kind' => 'free_play_band', 'point' => 'handle_travel', 'low_mm' => 5, 'high_mm' => 15],
+            ],
+            [
+                'hand' => ['kind' => Families::of(FamilyKey::Bail)->starting()->hand->value, 'name' => 'Bail'],
+                'cables' => [[
+                    'id' => 'cable',
+                    'name' => 'Cable',
+                    'adjusters' => [[
+                        'id' => 'barrel',
+                        'name' => 'barrel',
+                        'kind' => 'barrel',
+                        'thread' => 'M8 x 1.25',
+                        'travel_mm' => 10,
+                    ]],
+                ]],
+                'working_end' => Families::of(FamilyKey::Bail)->starting()->workingEnd,
+            ],
+            ['barrel' => 3.0],
+        )];
     }
 
     #[DataProvider('jobs')]

@@ -13,13 +13,18 @@ use VividPull\Core\Progress\StageItem;
 use VividPull\Core\Tests\Support\TestJob;
 use VividPull\Core\Wire\ClosingRecord;
 
-/** A check reads play and nothing else, says no more than that, and becomes a whole job as soon as anything is wrong. */
+/**
+ * A check reads play and nothing else, says no more than that, and becomes a whole job as soon as anything is wrong.
+ */
 final class QuickCheckTest extends TestCase
 {
     /** @return list<string> */
     private static function asked(TestJob $job): array
     {
-        return array_map(static fn (StageItem $item): string => $item->key, array_merge(...array_values($job->state->progress->items)));
+        return array_map(
+            static fn (StageItem $item): string => $item->key,
+            array_merge(...array_values($job->state->progress->items)),
+        );
     }
 
     private static function safe(TestJob $job): TestJob
@@ -30,7 +35,13 @@ final class QuickCheckTest extends TestCase
     public function test_it_asks_what_makes_safe_the_state_the_reading_and_the_signature(): void
     {
         $job = TestJob::clutchCheck();
-        $kinds = array_unique(array_map(static fn (string $key): string => explode(':', $key)[0], array_diff(self::asked($job), array_map(static fn (StageItem $one): string => $one->key, $job->state->progress->items['make_safe']))));
+        $kinds = array_unique(array_map(
+            static fn (string $key): string => explode(':', $key)[0],
+            array_diff(
+                self::asked($job),
+                array_map(static fn (StageItem $one): string => $one->key, $job->state->progress->items['make_safe']),
+            ),
+        ));
 
         self::assertSame(['condition', 'reading', 'sign_off'], array_values($kinds));
         self::assertNotSame([], $job->state->progress->items['make_safe']);
@@ -42,7 +53,10 @@ final class QuickCheckTest extends TestCase
 
         self::assertSame(JobStage::Close, $job->state->progress->stage);
         self::assertSame([], $job->state->progress->blocks(ClosingOutcome::Checked));
-        self::assertStringStartsWith('This cannot be closed as fit for use.', $job->refusal(static fn (TestJob $job): TestJob => $job->entry('closed', ['outcome' => 'fit'])));
+        self::assertStringStartsWith(
+            'This cannot be closed as fit for use.',
+            $job->refusal(static fn (TestJob $job): TestJob => $job->entry('closed', ['outcome' => 'fit'])),
+        );
         $job->entry('closed', ['outcome' => 'checked']);
 
         $record = ClosingRecord::of($job->state);
@@ -54,9 +68,15 @@ final class QuickCheckTest extends TestCase
     public function test_nothing_is_signed_before_it_is_safe_and_read(): void
     {
         $job = TestJob::clutchCheck();
-        self::assertStringContainsString('Make safe:', $job->refusal(static fn (TestJob $job): TestJob => $job->entry('closed', ['outcome' => 'checked'])));
+        self::assertStringContainsString(
+            'Make safe:',
+            $job->refusal(static fn (TestJob $job): TestJob => $job->entry('closed', ['outcome' => 'checked'])),
+        );
         self::safe($job);
-        self::assertStringContainsString('As found: reading at the', $job->refusal(static fn (TestJob $job): TestJob => $job->entry('closed', ['outcome' => 'checked'])));
+        self::assertStringContainsString(
+            'As found: reading at the',
+            $job->refusal(static fn (TestJob $job): TestJob => $job->entry('closed', ['outcome' => 'checked'])),
+        );
     }
 
     public function test_a_reading_that_cannot_decide_is_read_again_and_not_signed(): void
@@ -76,7 +96,10 @@ final class QuickCheckTest extends TestCase
         self::assertSame(JobStage::LookOver, $job->state->progress->stage, 'what was passed over is asked now');
         self::assertTrue($job->state->progress->item('reading:found')?->done);
         self::assertContains('check:arm_loose', self::asked($job));
-        self::assertStringContainsString('it is a whole job now', $job->refusal(static fn (TestJob $job): TestJob => $job->entry('closed', ['outcome' => 'checked'])));
+        self::assertStringContainsString(
+            'it is a whole job now',
+            $job->refusal(static fn (TestJob $job): TestJob => $job->entry('closed', ['outcome' => 'checked'])),
+        );
     }
 
     /** @return iterable<string, array{callable(TestJob): TestJob, string}> */
@@ -84,9 +107,21 @@ final class QuickCheckTest extends TestCase
     {
         yield 'it is chosen' => [static fn (TestJob $job): TestJob => $job->line('whole job'), 'gone on with'];
         yield 'something is moved' => [static fn (TestJob $job): TestJob => $job->line('+1f'), 'moved'];
-        yield 'a fault is found' => [static fn (TestJob $job): TestJob => $job->entry('inspected', ['key' => 'wire', 'finding' => 'fault', 'remark' => 'frayed']), 'not right'];
-        yield 'a tag is hung' => [static fn (TestJob $job): TestJob => $job->line('tag frayed at the lever'), 'tag stands'];
-        yield 'a part is fitted' => [static fn (TestJob $job): TestJob => $job->entry('part', ['part' => 'cable', 'remark' => 'TR-330']), 'More was done'];
+        yield 'a fault is found' => [
+            static fn (TestJob $job): TestJob => $job->entry(
+                'inspected',
+                ['key' => 'wire', 'finding' => 'fault', 'remark' => 'frayed'],
+            ),
+            'not right',
+        ];
+        yield 'a tag is hung' => [
+            static fn (TestJob $job): TestJob => $job->line('tag frayed at the lever'),
+            'tag stands',
+        ];
+        yield 'a part is fitted' => [
+            static fn (TestJob $job): TestJob => $job->entry('part', ['part' => 'cable', 'remark' => 'TR-330']),
+            'More was done',
+        ];
     }
 
     /** @param  callable(TestJob): TestJob  $do */
@@ -102,7 +137,11 @@ final class QuickCheckTest extends TestCase
 
     public function test_what_is_tagged_or_brought_in_for_something_is_never_only_checked(): void
     {
-        $tagged = TestJob::clutchCheck(['tag' => ['reason' => 'frayed', 'at' => '2026-03-01T08:00:00+00:00', 'by' => 'Oda']]);
+        $tagged = TestJob::clutchCheck(['tag' => [
+            'reason' => 'frayed',
+            'at' => '2026-03-01T08:00:00+00:00',
+            'by' => 'Oda',
+        ]]);
         $complained = TestJob::clutchCheck(['symptoms' => ['creeps_in']]);
 
         self::assertStringContainsString('only a whole job lifts it', $tagged->state->progress->check->over ?? '');
@@ -113,8 +152,14 @@ final class QuickCheckTest extends TestCase
     {
         $job = TestJob::clutch()->ready()->line('15');
 
-        self::assertStringContainsString('begun as a whole job', $job->refusal(static fn (TestJob $job): TestJob => $job->entry('closed', ['outcome' => 'checked'])));
-        self::assertSame('This is a whole job already.', $job->refusal(static fn (TestJob $job): TestJob => $job->line('whole job')));
+        self::assertStringContainsString(
+            'begun as a whole job',
+            $job->refusal(static fn (TestJob $job): TestJob => $job->entry('closed', ['outcome' => 'checked'])),
+        );
+        self::assertSame(
+            'This is a whole job already.',
+            $job->refusal(static fn (TestJob $job): TestJob => $job->line('whole job')),
+        );
     }
 
     /** Common practice, no source: a grip that has play only with the bars straight opens the throttle in a bend. */
@@ -124,7 +169,10 @@ final class QuickCheckTest extends TestCase
         self::assertNotSame([], $grip->state->progress->blocks(ClosingOutcome::Checked));
         $grip->readIn(Pose::Left, 4.0, 4.0, 4.0)->readIn(Pose::Right, 4.0, 4.0, 4.0);
         self::assertSame([], $grip->state->progress->blocks(ClosingOutcome::Checked));
-        self::assertFalse(self::gripRead()->readIn(Pose::Left, 0.5, 0.5, 0.5)->state->progress->check?->isOn(), 'tight to the left');
+        self::assertFalse(
+            self::gripRead()->readIn(Pose::Left, 0.5, 0.5, 0.5)->state->progress->check?->isOn(),
+            'tight to the left',
+        );
     }
 
     private static function gripRead(): TestJob
@@ -140,7 +188,11 @@ final class QuickCheckTest extends TestCase
 
     public function test_what_was_left_faulty_before_is_not_forgotten(): void
     {
-        $job = self::safe(TestJob::clutchCheck(['left' => ['at' => '2026-03-01T08:00:00+00:00', 'by' => 'Oda', 'faults' => ['Boot: torn']]]))->line('15', 'reading:found');
+        $job = self::safe(TestJob::clutchCheck(['left' => [
+            'at' => '2026-03-01T08:00:00+00:00',
+            'by' => 'Oda',
+            'faults' => ['Boot: torn'],
+        ]]))->line('15', 'reading:found');
         $job->entry('closed', ['outcome' => 'checked']);
 
         self::assertSame(['Boot: torn'], ClosingRecord::of($job->state)['left_faults']);

@@ -27,7 +27,9 @@ final class SymptomGoneTest extends TestCase
     {
         $job = TestJob::clutch(standing: ['symptoms' => $symptoms])->ready()->read(15.0, 15.0, 15.0);
         for ($n = 0; $n < 60 && ($item = $job->state->progress->asks()) !== null && $item->kind->value !== 'sign_off' && ! str_starts_with($item->key, 'check:gone_'); $n++) {
-            $item->kind->value === 'reading' || $item->kind->value === 'in_band' ? $job->line('15', $item->key) : self::right($job, $item);
+            $item->kind->value === 'reading' || $item->kind->value === 'in_band'
+                ? $job->line('15', $item->key)
+                : self::right($job, $item);
         }
 
         return $job;
@@ -35,7 +37,11 @@ final class SymptomGoneTest extends TestCase
 
     private static function right(TestJob $job, StageItem $item): void
     {
-        $answer = array_values(array_filter($item->answers, static fn (Answer $one): bool => $one->tone === AnswerTone::Right))[0] ?? $item->answers[0];
+        $answer = array_values(array_filter(
+            $item->answers,
+            static fn (Answer $one): bool => $one->tone === AnswerTone::Right,
+        ))[0]
+            ?? $item->answers[0];
         $job->entry($answer->kind->value, $answer->body);
     }
 
@@ -44,7 +50,10 @@ final class SymptomGoneTest extends TestCase
         $job = self::all('creeps_in');
 
         self::assertSame('check:gone_creeps_in', $job->state->progress->asks()?->key);
-        self::assertStringContainsString('brought in for: creeps or lurches with the lever in', implode(' ', $job->state->progress->blocksFit));
+        self::assertStringContainsString(
+            'brought in for: creeps or lurches with the lever in',
+            implode(' ', $job->state->progress->blocksFit),
+        );
         $job->line('gone');
         self::assertSame([], self::withoutClosing($job));
     }
@@ -63,18 +72,39 @@ final class SymptomGoneTest extends TestCase
     public function test_what_could_hurt_is_never_left_and_never_taken_on_trust(): void
     {
         $job = self::all('creeps_in');
-        self::assertStringContainsString('does not answer', $job->refusal(static fn (TestJob $job): TestJob => $job->entry('check', ['key' => 'gone_creeps_in', 'answer' => 'not_here', 'remark' => 'raining'])));
-        self::assertStringContainsString('does not answer', $job->refusal(static fn (TestJob $job): TestJob => $job->entry('check', ['key' => 'gone_creeps_in', 'answer' => 'left', 'remark' => 'no time'])));
+        self::assertStringContainsString(
+            'does not answer',
+            $job->refusal(static fn (TestJob $job): TestJob => $job->entry(
+                'check',
+                ['key' => 'gone_creeps_in', 'answer' => 'not_here', 'remark' => 'raining'],
+            )),
+        );
+        self::assertStringContainsString(
+            'does not answer',
+            $job->refusal(static fn (TestJob $job): TestJob => $job->entry(
+                'check',
+                ['key' => 'gone_creeps_in', 'answer' => 'left', 'remark' => 'no time'],
+            )),
+        );
     }
 
     public function test_what_is_only_a_nuisance_is_left_with_its_reason_and_stays_on_the_record(): void
     {
         $job = self::all('heavy');
-        self::assertStringContainsString('Say why', $job->refusal(static fn (TestJob $job): TestJob => $job->entry('check', ['key' => 'gone_heavy', 'answer' => 'left'])));
+        self::assertStringContainsString(
+            'Say why',
+            $job->refusal(static fn (TestJob $job): TestJob => $job->entry(
+                'check',
+                ['key' => 'gone_heavy', 'answer' => 'left'],
+            )),
+        );
         $job->entry('check', ['key' => 'gone_heavy', 'answer' => 'left', 'remark' => 'new cable ordered']);
 
         self::assertSame([], self::withoutClosing($job));
-        self::assertSame(['Heavy, or slow to return, still there: new cable ordered'], ClosingRecord::of($job->state)['left_faults']);
+        self::assertSame(
+            ['Heavy, or slow to return, still there: new cable ordered'],
+            ClosingRecord::of($job->state)['left_faults'],
+        );
     }
 
     public function test_a_move_asks_it_again(): void
@@ -86,12 +116,20 @@ final class SymptomGoneTest extends TestCase
 
     public function test_what_is_said_to_feel_wrong_while_the_job_is_open_is_asked_as_well(): void
     {
-        $job = TestJob::clutch(standing: ['symptoms' => ['heavy']])->ready()->entry('complaint', ['symptoms' => ['creeps_in', 'heavy']]);
+        $job = TestJob::clutch(standing: ['symptoms' => ['heavy']])
+            ->ready()
+            ->entry('complaint', ['symptoms' => ['creeps_in', 'heavy']]);
 
         self::assertSame([Symptom::Heavy, Symptom::CreepsIn], $job->state->facts->observations->symptoms);
         self::assertNotNull($job->state->progress->item('check:gone_creeps_in'));
-        self::assertStringContainsString('brought in for: creeps or lurches', implode(' ', $job->state->progress->blocks(ClosingOutcome::Fit)));
-        self::assertSame('Feels wrong: creeps or lurches with the lever in; heavy, or slow to return', LogRows::of($job->state)[count($job->state->log->entries) - 1]['what'] ?? null);
+        self::assertStringContainsString(
+            'brought in for: creeps or lurches',
+            implode(' ', $job->state->progress->blocks(ClosingOutcome::Fit)),
+        );
+        self::assertSame(
+            'Feels wrong: creeps or lurches with the lever in; heavy, or slow to return',
+            LogRows::of($job->state)[count($job->state->log->entries) - 1]['what'] ?? null,
+        );
     }
 
     public function test_what_was_gone_and_is_felt_again_is_asked_again(): void
@@ -99,7 +137,9 @@ final class SymptomGoneTest extends TestCase
         $job = self::all('heavy')->line('gone');
         self::assertTrue($job->state->progress->item('check:gone_heavy')?->done);
 
-        self::assertFalse($job->entry('complaint', ['symptoms' => ['heavy']])->state->progress->item('check:gone_heavy')?->done);
+        self::assertFalse(
+            $job->entry('complaint', ['symptoms' => ['heavy']])->state->progress->item('check:gone_heavy')?->done,
+        );
     }
 
     public function test_whoever_notices_it_need_not_work_on_the_job(): void
@@ -107,8 +147,14 @@ final class SymptomGoneTest extends TestCase
         $job = TestJob::clutch();
         $job->person = new Person('mirre', 'Mirre', Role::Apprentice);
 
-        self::assertSame([Symptom::Slips], $job->entry('complaint', ['symptoms' => ['slips']])->state->facts->observations->symptoms);
-        self::assertStringContainsString('is not on this job', $job->refusal(static fn (TestJob $job): TestJob => $job->entry('note', ['text' => 'slips'])));
+        self::assertSame(
+            [Symptom::Slips],
+            $job->entry('complaint', ['symptoms' => ['slips']])->state->facts->observations->symptoms,
+        );
+        self::assertStringContainsString(
+            'is not on this job',
+            $job->refusal(static fn (TestJob $job): TestJob => $job->entry('note', ['text' => 'slips'])),
+        );
     }
 
     public function test_a_check_ends_where_something_feels_wrong(): void
@@ -121,8 +167,23 @@ final class SymptomGoneTest extends TestCase
 
     public function test_of_what_it_was_not_brought_in_with_nothing_is_asked(): void
     {
-        self::assertStringNotContainsString('gone_', implode(' ', array_map(static fn ($item): string => $item->key, array_merge(...array_values(self::all()->state->progress->items)))));
-        self::assertStringContainsString('is not a proof', self::all()->refusal(static fn (TestJob $job): TestJob => $job->entry('check', ['key' => 'gone_heavy', 'answer' => 'gone'])));
+        self::assertStringNotContainsString(
+            'gone_',
+            implode(
+                ' ',
+                array_map(
+                    static fn ($item): string => $item->key,
+                    array_merge(...array_values(self::all()->state->progress->items)),
+                ),
+            ),
+        );
+        self::assertStringContainsString(
+            'is not a proof',
+            self::all()->refusal(static fn (TestJob $job): TestJob => $job->entry(
+                'check',
+                ['key' => 'gone_heavy', 'answer' => 'gone'],
+            )),
+        );
     }
 
     /** @return iterable<string, array{Symptom}> */
@@ -148,6 +209,9 @@ final class SymptomGoneTest extends TestCase
     /** @return list<string> what stands in the way of fit for use, the last lines of the job aside */
     private static function withoutClosing(TestJob $job): array
     {
-        return array_values(array_filter($job->state->progress->blocks(ClosingOutcome::Fit), static fn (string $one): bool => ! str_starts_with($one, 'Close:')));
+        return array_values(array_filter(
+            $job->state->progress->blocks(ClosingOutcome::Fit),
+            static fn (string $one): bool => ! str_starts_with($one, 'Close:'),
+        ));
     }
 }

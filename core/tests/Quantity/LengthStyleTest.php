@@ -17,7 +17,10 @@ use VividPull\Core\Tests\Support\TestJob;
 /** Lengths as a person reads them: said so in every sentence, read back as they were said, and judged by none of it. */
 final class LengthStyleTest extends TestCase
 {
-    /** @return iterable<string, array{LengthStyle, float, string}> an inch is 25.4 mm by definition (international yard, 1959) */
+    /**
+     * @return iterable<string, array{LengthStyle, float, string}> an inch is 25.4 mm by definition (international yard,
+     *     1959)
+     */
     public static function lengths(): iterable
     {
         yield 'mm' => [LengthStyle::Millimetres, 10.0, '10.0 mm'];
@@ -77,7 +80,11 @@ final class LengthStyleTest extends TestCase
     public function test_sentences_of_a_job_are_said_so_and_the_verdict_is_the_same(): void
     {
         $job = TestJob::clutch()->ready()->read(27, 27, 27);
-        $replayed = static fn (): array => [$job->state->judgement->found->kind, TestJob::again($job)->judgement->found->sentence, TestJob::again($job)->spec->say()];
+        $replayed = static fn (): array => [
+            $job->state->judgement->found->kind,
+            TestJob::again($job)->judgement->found->sentence,
+            TestJob::again($job)->spec->say(),
+        ];
         [$kind, , $band] = $replayed();
         [$same, $said, $inches] = Spoken::in(LengthStyle::SixtyFourths, $replayed);
 
@@ -93,8 +100,15 @@ final class LengthStyleTest extends TestCase
         $job->unit = Unit::Inch;
         $job->line('0.6', 'reading:found');
 
-        self::assertEqualsWithDelta(15.24, $job->state->judgement->found->kind->isOutside() ? 0.0 : $job->state->judgement->foundGroup?->found->mean, 1e-9);
-        self::assertStringContainsString('0.6 in', (string) json_encode($job->state->log->entries[count($job->state->log->entries) - 1]));
+        self::assertEqualsWithDelta(
+            15.24,
+            $job->state->judgement->found->kind->isOutside() ? 0.0 : $job->state->judgement->foundGroup?->found->mean,
+            1e-9,
+        );
+        self::assertStringContainsString(
+            '0.6 in',
+            (string) json_encode($job->state->log->entries[count($job->state->log->entries) - 1]),
+        );
     }
 
     public function test_what_is_said_afterwards_is_said_as_before_even_where_it_failed(): void
@@ -105,6 +119,12 @@ final class LengthStyleTest extends TestCase
         }
 
         self::assertSame('2.0 mm', (string) Figure::length(2.0));
-        self::assertSame('2.0 mm', Spoken::in(LengthStyle::DecimalInches, static fn (): string => Spoken::kept(static fn (): string => (string) Figure::length(2.0))));
+        self::assertSame(
+            '2.0 mm',
+            Spoken::in(
+                LengthStyle::DecimalInches,
+                static fn (): string => Spoken::kept(static fn (): string => (string) Figure::length(2.0)),
+            ),
+        );
     }
 }

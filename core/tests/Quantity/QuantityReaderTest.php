@@ -33,7 +33,10 @@ final class QuantityReaderTest extends TestCase
         yield 'spaces anywhere' => ["  4.2 \t mm ", 4.2];
         yield 'a fraction of a millimetre, when it says so' => ['1/2 mm', 0.5];
         yield 'zero is a size' => ['0', 0.0];
-        foreach (['⅛' => 1 / 8, '⅜' => 3 / 8, '⅝' => 5 / 8, '⅞' => 7 / 8, '⅓' => 1 / 3, '⅔' => 2 / 3, '1⅛' => 9 / 8, '1 ⅝ in' => 13 / 8] as $text => $inches) {
+        foreach ([
+            '⅛' => 1 / 8, '⅜' => 3 / 8, '⅝' => 5 / 8, '⅞' => 7 / 8, '⅓' => 1 / 3, '⅔' => 2 / 3, '1⅛' => 9 / 8,
+            '1 ⅝ in' => 13 / 8,
+        ] as $text => $inches) {
             yield "a vulgar fraction: {$text}" => [$text, 25.4 * $inches];
         }
         yield 'a dash without spaces joins' => ['1-1/16', 25.4 * 17 / 16];
@@ -63,7 +66,11 @@ final class QuantityReaderTest extends TestCase
     {
         $reader = QuantityReader::defaultingTo(Unit::Millimetre);
 
-        self::assertEqualsWithDelta($reader->read('9.3 to 9.9')->coarseness, $reader->read('9.6 ± 0.3')->coarseness, 1e-12);
+        self::assertEqualsWithDelta(
+            $reader->read('9.3 to 9.9')->coarseness,
+            $reader->read('9.6 ± 0.3')->coarseness,
+            1e-12,
+        );
         $this->expectException(NotUnderstood::class);
         $this->expectExceptionMessage('Type the size alone');
         $reader->read('9.6 ± 0');
@@ -75,7 +82,11 @@ final class QuantityReaderTest extends TestCase
         $read = QuantityReader::defaultingTo(Unit::Millimetre)->read($text);
         self::assertSame(Dimension::Length, $read->dimension);
         self::assertEqualsWithDelta($mm, $read->value, 1e-12 * max(1.0, $mm));
-        self::assertSame(trim((string) preg_replace('/\s+/', ' ', strtr($text, ["\u{FEFF}" => '']))), $read->entered, 'as it was typed');
+        self::assertSame(
+            trim((string) preg_replace('/\s+/', ' ', strtr($text, ["\u{FEFF}" => '']))),
+            $read->entered,
+            'as it was typed',
+        );
     }
 
     public function test_a_fraction_taken_as_inches_is_said_aloud(): void
@@ -108,7 +119,11 @@ final class QuantityReaderTest extends TestCase
     #[DataProvider('coarser')]
     public function test_only_what_was_written_coarser_than_it_was_read_widens_it(string $text, float $mm): void
     {
-        self::assertEqualsWithDelta($mm, QuantityReader::defaultingTo(Unit::Millimetre)->read($text)->coarseness, 1e-12);
+        self::assertEqualsWithDelta(
+            $mm,
+            QuantityReader::defaultingTo(Unit::Millimetre)->read($text)->coarseness,
+            1e-12,
+        );
     }
 
     /** @return iterable<string, array{string, float, Dimension}> */
@@ -122,8 +137,11 @@ final class QuantityReaderTest extends TestCase
     }
 
     #[DataProvider('others')]
-    public function test_torques_and_forces_are_read_as_people_write_them(string $text, float $value, Dimension $dimension): void
-    {
+    public function test_torques_and_forces_are_read_as_people_write_them(
+        string $text,
+        float $value,
+        Dimension $dimension,
+    ): void {
         $read = QuantityReader::defaultingTo(Unit::Millimetre)->read($text);
         self::assertSame($dimension, $read->dimension);
         self::assertEqualsWithDelta($value, $read->value, 1e-9);
@@ -137,19 +155,46 @@ final class QuantityReaderTest extends TestCase
     /** @return iterable<string, array{string, string}> */
     public static function refused(): iterable
     {
-        yield 'two decimal marks' => ['12,,5', '“12,,5” is not a number I can read. Type it as 4, 4.2, 4,2, 3/32 or 1 1/16.'];
-        yield 'nothing over nothing' => ['3/0 in', '“3/0” has 0 below the line, which is no size. Type the fraction again, such as 3/32 in.'];
-        yield 'no number' => ['abc', '“abc” has no number in it. Type a value and a unit, such as 4.2 mm or 3/32 in, or a coin: nickel, quarter, dime, cent.'];
+        yield 'two decimal marks' => [
+            '12,,5',
+            '“12,,5” is not a number I can read. Type it as 4, 4.2, 4,2, 3/32 or 1 1/16.',
+        ];
+        yield 'nothing over nothing' => [
+            '3/0 in',
+            '“3/0” has 0 below the line, which is no size. Type the fraction again, such as 3/32 in.',
+        ];
+        yield 'no number' => [
+            'abc',
+            '“abc” has no number in it. Type a value and a unit, such as 4.2 mm or 3/32 in, or a coin: nickel, quarter, dime, cent.',
+        ];
         yield 'nothing' => ['', 'Nothing was typed. Type a reading, such as 25.3, and press Enter.'];
         yield 'only spaces' => ['   ', 'Nothing was typed. Type a reading, such as 25.3, and press Enter.'];
         yield 'below zero' => ['-3', 'Read -3, but a measured size has no sign. Type it without the sign.'];
-        yield 'a gauge with a sign' => ['+4.20', 'Read +4.20, but a measured size has no sign. Type it without the sign.'];
-        yield 'a unit nobody listed' => ['4 furlong', 'Read 4, but “furlong” is not a unit I know. Use mm, cm, in, thou, N, lbf, kgf, N·m, lbf·ft, lbf·in, deg, km, mi, s, km/h or mph.'];
-        yield 'a coin or a part of an inch' => ['a quarter', 'Read a quarter, which may be the coin or a quarter of an inch. Type quarter for the coin, or 1/4 in.'];
-        yield 'a range the wrong way round' => ['4 to 3', 'Read 4 to 3 as a range, but 3 is not above 4. Type the smaller one first.'];
-        yield 'a range in two units' => ['3 mm to 1/4 in', 'Read 3 mm to 1/4 in as a range, but its two ends are in two units. Type both in one.'];
+        yield 'a gauge with a sign' => [
+            '+4.20',
+            'Read +4.20, but a measured size has no sign. Type it without the sign.',
+        ];
+        yield 'a unit nobody listed' => [
+            '4 furlong',
+            'Read 4, but “furlong” is not a unit I know. Use mm, cm, in, thou, N, lbf, kgf, N·m, lbf·ft, lbf·in, deg, km, mi, s, km/h or mph.',
+        ];
+        yield 'a coin or a part of an inch' => [
+            'a quarter',
+            'Read a quarter, which may be the coin or a quarter of an inch. Type quarter for the coin, or 1/4 in.',
+        ];
+        yield 'a range the wrong way round' => [
+            '4 to 3',
+            'Read 4 to 3 as a range, but 3 is not above 4. Type the smaller one first.',
+        ];
+        yield 'a range in two units' => [
+            '3 mm to 1/4 in',
+            'Read 3 mm to 1/4 in as a range, but its two ends are in two units. Type both in one.',
+        ];
         yield 'two dots' => ['1.2.3', '“1.2.3” is not a number I can read. Type it as 4, 4.2, 4,2, 3/32 or 1 1/16.'];
-        yield 'an exponent' => ['1e5', 'Read 1, but “e5” is not a unit I know. Use mm, cm, in, thou, N, lbf, kgf, N·m, lbf·ft, lbf·in, deg, km, mi, s, km/h or mph.'];
+        yield 'an exponent' => [
+            '1e5',
+            'Read 1, but “e5” is not a unit I know. Use mm, cm, in, thou, N, lbf, kgf, N·m, lbf·ft, lbf·in, deg, km, mi, s, km/h or mph.',
+        ];
     }
 
     #[DataProvider('refused')]
@@ -186,7 +231,12 @@ final class QuantityReaderTest extends TestCase
             $top = $chance->getInt(1, 400);
             $read = $reader->read("{$top}/{$below} in");
             $again = $reader->read(number_format($read->value, 6, '.', '').' mm');
-            self::assertEqualsWithDelta(25.4 * $top / $below, $again->value, 1e-6, "seed {$seed}, case {$i}: {$top}/{$below} in");
+            self::assertEqualsWithDelta(
+                25.4 * $top / $below,
+                $again->value,
+                1e-6,
+                "seed {$seed}, case {$i}: {$top}/{$below} in",
+            );
         }
     }
 
@@ -195,7 +245,10 @@ final class QuantityReaderTest extends TestCase
         $seed = 11;
         $chance = new Randomizer(new Mt19937($seed));
         $reader = QuantityReader::defaultingTo(Unit::Millimetre);
-        $letters = ['half', ' to ', 'about ', 'a ', '⅛', '1', '0', '9', '/', '.', ',', ' ', '-', '+', 'i', 'n', 'm', '"', '½', 'é', '٣', "\xff", "\t"];
+        $letters = [
+            'half', ' to ', 'about ', 'a ', '⅛', '1', '0', '9', '/', '.', ',', ' ', '-', '+', 'i', 'n', 'm', '"', '½',
+            'é', '٣', "\xff", "\t",
+        ];
         $answered = 0;
         for ($i = 0; $i < 3000; $i++) {
             $text = '';

@@ -82,38 +82,76 @@ final class CommonPracticeTest extends TestCase
     public function test_half_an_inch_of_thread_stays_under_a_governor_nut(): void
     {
         // Common practice, no source: screwed down further it wears the governor.
-        $run = RunCodec::decode(Node::of(['hand' => ['kind' => 'pedal', 'name' => 'Pedal'], 'working_end' => 'carburettor', 'cables' => [['id' => 'c', 'name' => 'C', 'adjusters' => [
-            ['id' => 'nut', 'name' => 'governor nut', 'kind' => 'governor_nut', 'thread' => '1/4-20', 'travel_mm' => 40]]]]]));
+        $run = RunCodec::decode(Node::of([
+            'hand' => ['kind' => 'pedal', 'name' => 'Pedal'],
+            'working_end' => 'carburettor',
+            'cables' => [[
+                'id' => 'c',
+                'name' => 'C',
+                'adjusters' => [[
+                    'id' => 'nut',
+                    'name' => 'governor nut',
+                    'kind' => 'governor_nut',
+                    'thread' => '1/4-20',
+                    'travel_mm' => 40,
+                ]],
+            ]],
+        ]));
         $nut = $run->adjuster('nut');
         self::assertGreaterThanOrEqual(25.4 / 2, $nut?->showing($nut->travel()->from));
     }
 
     public function test_one_or_two_rungs_and_four_turns_are_moved_at_a_time(): void
     {
-        // Common practice, no source: one or two rungs of a sliding drive; of a mode cable four turns, each of six bevels.
+        // Common practice, no source: one or two rungs of a sliding drive; of a mode cable four turns, each of six
+        // bevels.
         self::assertSame([1.0, 2.0], [SlidingDrive::table('rungs')->trial, SlidingDrive::table('rungs')->mostAtOnce]);
-        $mode = ['key' => 'm', 'label' => 'M', 'at' => 0.0, 'right' => 'right', 'under' => 'under', 'over' => 'over', 'weights' => ['a' => 1.0]];
+        $mode = [
+            'key' => 'm', 'label' => 'M', 'at' => 0.0, 'right' => 'right', 'under' => 'under', 'over' => 'over',
+            'weights' => ['a' => 1.0],
+        ];
         self::assertSame(4.0 * 6.0, ModeCables::table([$mode], 5.0, [Mover::of('a', 1.0, 1, 0.1)])->mostAtOnce);
     }
 
     public function test_new_friction_plates_soak_a_day(): void
     {
         // Common practice, no source: 24 to 48 h in oil.
-        $job = TestJob::clutch(['others' => [['kind' => 'pack', 'friction_plates' => 6, 'steel_plates' => 5, 'springs' => 5]]]);
+        $job = TestJob::clutch(['others' => [[
+            'kind' => 'pack',
+            'friction_plates' => 6,
+            'steel_plates' => 5,
+            'springs' => 5,
+        ]]]);
         self::assertSame(24, StateCodec::encode($job->state)['beside']['pack']['soak_hours']);
     }
 
     public function test_r1_is_told_from_f1_and_both_are_tried_after_every_move(): void
     {
         // Common practice, no source: R1 and F1 are the detents that a little offset turns the wrong way.
-        $telling = array_filter(SpeedSelector::table(['R2' => -2, 'R1' => -1, 'F1' => 1, 'F2' => 2], 6.0, 1.0, [Mover::of('a', 1.0, 1, 0.1)])->settings, static fn (OutcomeSetting $one): bool => $one->isTelling);
+        $telling = array_filter(
+            SpeedSelector::table(
+                ['R2' => -2, 'R1' => -1, 'F1' => 1, 'F2' => 2],
+                6.0,
+                1.0,
+                [Mover::of('a', 1.0, 1, 0.1)],
+            )->settings,
+            static fn (OutcomeSetting $one): bool => $one->isTelling,
+        );
         self::assertSame(['r1', 'f1'], array_keys($telling));
     }
 
     public function test_wear_takes_the_play_of_a_clutch_and_of_a_drive_released_by_its_pull(): void
     {
-        // Common practice, no source: worn plates move the arm towards the cable; what engages by its pull gets looser instead.
-        self::assertSame([Drift::ShrinksPlay, Drift::ShrinksPlay, Drift::GrowsPlay], [Families::of(FamilyKey::ClutchLever)->drift(), Families::of(FamilyKey::ReleaseByPull)->drift(), Families::of(FamilyKey::EngageByPull)->drift()]);
+        // Common practice, no source: worn plates move the arm towards the cable; what engages by its pull gets looser
+        // instead.
+        self::assertSame(
+            [Drift::ShrinksPlay, Drift::ShrinksPlay, Drift::GrowsPlay],
+            [
+                Families::of(FamilyKey::ClutchLever)->drift(),
+                Families::of(FamilyKey::ReleaseByPull)->drift(),
+                Families::of(FamilyKey::EngageByPull)->drift(),
+            ],
+        );
     }
 
     public function test_a_throttle_is_never_left_outside_by_choice(): void

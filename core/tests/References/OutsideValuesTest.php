@@ -45,16 +45,31 @@ final class OutsideValuesTest extends TestCase
     #[DataProvider('stored')]
     public function test_the_core_comes_to_the_same(string $name, float $value, float $within): void
     {
-        self::assertEqualsWithDelta($value, self::byTheCore($name), max($within, self::gridOf($name)) * max(1.0, abs($value)));
+        self::assertEqualsWithDelta(
+            $value,
+            self::byTheCore($name),
+            max($within, self::gridOf($name)) * max(1.0, abs($value)),
+        );
     }
 
     private static function line(string $name): float
     {
         $points = match (true) {
-            str_starts_with($name, 'NoInt1') => array_map(static fn (int $n): array => ['x' => 60.0 + $n, 'y' => 130.0 + $n, 'weight' => 1.0], range(0, 10)),
-            str_starts_with($name, 'NoInt2') => [['x' => 4.0, 'y' => 3.0, 'weight' => 1.0], ['x' => 5.0, 'y' => 4.0, 'weight' => 1.0], ['x' => 6.0, 'y' => 4.0, 'weight' => 1.0]],
-            default => array_map(static fn (float $x, float $y, float $u): array => ['x' => $x, 'y' => $y, 'weight' => 1 / $u ** 2],
-                [1180.0, 1040.0, 980.0, 1210.0], [-4.1, -3.9, -3.3, -4.6], [0.3, 0.25, 0.3, 0.4]),
+            str_starts_with($name, 'NoInt1') => array_map(
+                static fn (int $n): array => ['x' => 60.0 + $n, 'y' => 130.0 + $n, 'weight' => 1.0],
+                range(0, 10),
+            ),
+            str_starts_with($name, 'NoInt2') => [
+                ['x' => 4.0, 'y' => 3.0, 'weight' => 1.0],
+                ['x' => 5.0, 'y' => 4.0, 'weight' => 1.0],
+                ['x' => 6.0, 'y' => 4.0, 'weight' => 1.0],
+            ],
+            default => array_map(
+                static fn (float $x, float $y, float $u): array => ['x' => $x, 'y' => $y, 'weight' => 1 / $u ** 2],
+                [1180.0, 1040.0, 980.0, 1210.0],
+                [-4.1, -3.9, -3.3, -4.6],
+                [0.3, 0.25, 0.3, 0.4],
+            ),
         };
         $line = ThroughOrigin::of($points);
 
@@ -76,19 +91,38 @@ final class OutsideValuesTest extends TestCase
     {
         return match (true) {
             str_starts_with($name, 't.975 with ') => StudentDistribution::coverageFactor(0.95, (int) substr($name, 11)),
-            preg_match('/^F above ([\d.]+) with (\d+), (\d+)$/', $name, $part) === 1 => FDistribution::above((float) $part[1], (float) $part[2], (float) $part[3]),
+            preg_match(
+                '/^F above ([\d.]+) with (\d+), (\d+)$/',
+                $name,
+                $part,
+            ) === 1 => FDistribution::above((float) $part[1], (float) $part[2], (float) $part[3]),
             str_starts_with($name, 'study ') => self::study($name),
             $name === 'z.975' => NormalDistribution::quantile(0.975),
             $name === 'P(z < 1.96)' => NormalDistribution::cumulative(1.96),
             $name === 'GUM 4.4.3 mean' => array_sum(self::TEMPERATURES) / count(self::TEMPERATURES),
             $name === 'GUM 4.4.3 s' => SampleDeviation::of(self::TEMPERATURES),
-            $name === 'GUM G.4 freedom' => WelchSatterthwaite::freedom([['u' => 0.25, 'freedom' => 9.0], ['u' => 0.57, 'freedom' => 4.0], ['u' => 0.82, 'freedom' => 14.0]]),
+            $name === 'GUM G.4 freedom' => WelchSatterthwaite::freedom([
+                ['u' => 0.25, 'freedom' => 9.0],
+                ['u' => 0.57, 'freedom' => 4.0],
+                ['u' => 0.82, 'freedom' => 14.0],
+            ]),
             $name === 'GUM H.1 combined' => hypot(hypot(25.0, 9.7), hypot(2.9, 16.6)),
-            $name === 'GUM H.1 t.99' => StudentDistribution::coverageFactor(0.99, (int) floor(WelchSatterthwaite::freedom([
-                ['u' => 25.0, 'freedom' => 18.0], ['u' => 9.7, 'freedom' => 25.6], ['u' => 2.9, 'freedom' => 50.0], ['u' => 16.6, 'freedom' => 2.0],
-            ]))),
+            $name === 'GUM H.1 t.99' => StudentDistribution::coverageFactor(
+                0.99,
+                (int) floor(WelchSatterthwaite::freedom([
+                    ['u' => 25.0, 'freedom' => 18.0],
+                    ['u' => 9.7, 'freedom' => 25.6],
+                    ['u' => 2.9, 'freedom' => 50.0],
+                    ['u' => 16.6, 'freedom' => 2.0],
+                ])),
+            ),
             $name === 'Zener diode' => Conformity::chanceInside(10.0, Spread::of(0.1), SpecBand::between(null, 10.14)),
-            str_starts_with($name, 'guard band, u ') => Conformity::acceptance(SpecBand::between(9.0, 11.0), Spread::of((float) substr($name, 14)), DecisionRule::Guarded)[0] ?? 0.0,
+            str_starts_with($name, 'guard band, u ') => Conformity::acceptance(
+                SpecBand::between(9.0, 11.0),
+                Spread::of((float) substr($name, 14)),
+                DecisionRule::Guarded,
+            )[0]
+                ?? 0.0,
             str_starts_with($name, 'NoInt'), str_starts_with($name, 'wear, weighted') => self::line($name),
             str_starts_with($name, 'wear, ') => self::bound($name),
             str_starts_with($name, 'Bayes, ') => self::bayes($name),
@@ -106,7 +140,11 @@ final class OutsideValuesTest extends TestCase
             foreach (range(1, 6) as $p) {
                 foreach (range(1, 3) as $r) {
                     $noise = sin(12.9898 * ($r + 3 * $p + 18 * $o)) * 43758.5453;
-                    $readings["person {$o}"]["piece {$p}"][] = $noise - floor($noise) + 0.8 * $p + 0.3 * $o + (str_ends_with($name, 'together') ? 2.0 : 0.0) * sin($o * $p);
+                    $readings["person {$o}"]["piece {$p}"][] = $noise
+                        - floor($noise)
+                        + 0.8 * $p
+                        + 0.3 * $o
+                        + (str_ends_with($name, 'together') ? 2.0 : 0.0) * sin($o * $p);
                 }
             }
         }

@@ -13,7 +13,9 @@ use VividPull\Core\Statistics\SampleDeviation;
 use VividPull\Core\Statistics\StudentDistribution;
 use VividPull\Core\Statistics\WelchSatterthwaite;
 
-/** What the worked examples of JCGM 100:2008 print beside the values stored with their commands [inputs from memory]. */
+/**
+ * What the worked examples of JCGM 100:2008 print beside the values stored with their commands [inputs from memory].
+ */
 final class PublishedStatisticsTest extends TestCase
 {
     public function test_gum_4_4_3_twenty_temperatures(): void
@@ -27,7 +29,12 @@ final class PublishedStatisticsTest extends TestCase
     public function test_gum_h_1_end_gauge(): void
     {
         // JCGM 100:2008, H.1.6: 25 nm (18), 9.7 nm (25.6), 2.9 nm (50), 16.6 nm (2): u_c 32 nm, ν_eff 16, U_99 93 nm.
-        $parts = [['u' => 25.0, 'freedom' => 18.0], ['u' => 9.7, 'freedom' => 25.6], ['u' => 2.9, 'freedom' => 50.0], ['u' => 16.6, 'freedom' => 2.0]];
+        $parts = [
+            ['u' => 25.0, 'freedom' => 18.0],
+            ['u' => 9.7, 'freedom' => 25.6],
+            ['u' => 2.9, 'freedom' => 50.0],
+            ['u' => 16.6, 'freedom' => 2.0],
+        ];
         $combined = sqrt(array_sum(array_map(static fn (array $part): float => $part['u'] ** 2, $parts)));
         self::assertEqualsWithDelta(32.0, $combined, 0.5); // printed as 32 nm
         self::assertSame(16, (int) floor(WelchSatterthwaite::freedom($parts)));

@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 /*
- * Each value that the tests hold the core against, computed afresh by R or GNU units. Ends with 1 if any stored value is
- * further from its tool's answer than the tests allow.
+ * Each value that the tests hold the core against, computed afresh by R or GNU units. Ends with 1 if any stored value
+ * is further from its tool's answer than the tests allow.
  */
 
 const FILE = __DIR__.'/values.json';
@@ -33,9 +33,15 @@ function answer(array $command): string
  */
 function byR(array $rows): array
 {
-    $script = implode("\n", array_map(static fn (array $row): string => "cat(sprintf('%.17g\\n', {$row['command']}))", $rows));
+    $script = implode(
+        "\n",
+        array_map(static fn (array $row): string => "cat(sprintf('%.17g\\n', {$row['command']}))", $rows),
+    );
 
-    return array_combine(array_column($rows, 'name'), array_map(floatval(...), explode("\n", answer(['Rscript', '--vanilla', '-e', $script]))));
+    return array_combine(
+        array_column($rows, 'name'),
+        array_map(floatval(...), explode("\n", answer(['Rscript', '--vanilla', '-e', $script]))),
+    );
 }
 
 /** The last bar parts what there is from the unit it is wanted in. */
@@ -56,11 +62,21 @@ foreach ($rows as $row) {
     $off = $row['value'] - $now;
     $isFar = abs($off) > $row['within'] * max(1.0, abs($now));
     $far += (int) $isFar;
-    printf("%-28s %-6s %20.13g %20.13g %12.2e%s\n", $row['name'], $row['tool'], $row['value'], $now, $off, $isFar ? '  too far' : '');
+    printf(
+        "%-28s %-6s %20.13g %20.13g %12.2e%s\n",
+        $row['name'],
+        $row['tool'],
+        $row['value'],
+        $now,
+        $off,
+        $isFar ? '  too far' : '',
+    );
 }
 printf("%d values, %d too far\n", count($rows), $far);
 foreach (['diagnoses', 'traces'] as $name) {
-    $isStored = answer(['Rscript', '--vanilla', __DIR__."/{$name}.R"]) === trim((string) file_get_contents(__DIR__."/{$name}.json"));
+    $isStored = answer(['Rscript', '--vanilla', __DIR__."/{$name}.R"]) === trim(
+        (string) file_get_contents(__DIR__."/{$name}.json"),
+    );
     echo "{$name}.json is ", $isStored ? 'what R prints' : 'not what R prints now', "\n";
     $far += (int) ! $isStored;
 }

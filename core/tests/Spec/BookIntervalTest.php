@@ -15,8 +15,16 @@ final class BookIntervalTest extends TestCase
     /** The international mile: 1 mi = 1.609344 km exactly (NIST SP 811, appendix B.8). */
     public function test_a_book_in_miles_is_read_by_a_meter_in_kilometres_and_back(): void
     {
-        self::assertEqualsWithDelta(9656.064, BookInterval::of(6000, MeterUnit::Miles, null)->in(MeterUnit::Kilometres), 1e-9);
-        self::assertEqualsWithDelta(6000.0, BookInterval::of(9656.064, MeterUnit::Kilometres, null)->in(MeterUnit::Miles), 1e-9);
+        self::assertEqualsWithDelta(
+            9656.064,
+            BookInterval::of(6000, MeterUnit::Miles, null)->in(MeterUnit::Kilometres),
+            1e-9,
+        );
+        self::assertEqualsWithDelta(
+            6000.0,
+            BookInterval::of(9656.064, MeterUnit::Kilometres, null)->in(MeterUnit::Miles),
+            1e-9,
+        );
         self::assertSame(100.0, BookInterval::of(100, MeterUnit::Hours, 12)->in(MeterUnit::Hours));
     }
 
@@ -24,8 +32,13 @@ final class BookIntervalTest extends TestCase
     {
         foreach (MeterUnit::cases() as $book) {
             foreach (MeterUnit::cases() as $meter) {
-                $areDistances = in_array($book->value, ['km', 'mi'], true) && in_array($meter->value, ['km', 'mi'], true);
-                self::assertSame($book === $meter || $areDistances, BookInterval::of(10, $book, null)->in($meter) !== null, "{$book->value} by {$meter->value}");
+                $areDistances = in_array($book->value, ['km', 'mi'], true)
+                    && in_array($meter->value, ['km', 'mi'], true);
+                self::assertSame(
+                    $book === $meter || $areDistances,
+                    BookInterval::of(10, $book, null)->in($meter) !== null,
+                    "{$book->value} by {$meter->value}",
+                );
             }
         }
         self::assertNull(BookInterval::of(null, null, 12)->in(MeterUnit::Hours), 'months are no use');

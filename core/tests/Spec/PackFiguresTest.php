@@ -19,7 +19,10 @@ final class PackFiguresTest extends TestCase
         }
     }
 
-    /** Common practice, no source: in a star, each bolt once, never one beside the last where the circle has room for it: four have none. */
+    /**
+     * Common practice, no source: in a star, each bolt once, never one beside the last where the circle has room for
+     * it: four have none.
+     */
     #[DataProvider('bolts')]
     public function test_the_star_takes_each_bolt_once_and_never_the_neighbour_of_the_last(int $n): void
     {
@@ -49,11 +52,23 @@ final class PackFiguresTest extends TestCase
     public function test_plates_and_springs_have_a_least_and_warp_has_a_most(): void
     {
         $pack = PackFigures::of(6, 5, 4, 2.8, 0.3, 41.5, 4, 9.0);
-        self::assertSame([2.8, null], [$pack->band(MeasureKey::FrictionPlate)?->low, $pack->band(MeasureKey::FrictionPlate)?->high]);
-        self::assertSame([null, 0.3], [$pack->band(MeasureKey::SteelPlate)?->low, $pack->band(MeasureKey::SteelPlate)?->high]);
-        self::assertSame([41.5, null], [$pack->band(MeasureKey::ClutchSpring)?->low, $pack->band(MeasureKey::ClutchSpring)?->high]);
+        self::assertSame(
+            [2.8, null],
+            [$pack->band(MeasureKey::FrictionPlate)?->low, $pack->band(MeasureKey::FrictionPlate)?->high],
+        );
+        self::assertSame(
+            [null, 0.3],
+            [$pack->band(MeasureKey::SteelPlate)?->low, $pack->band(MeasureKey::SteelPlate)?->high],
+        );
+        self::assertSame(
+            [41.5, null],
+            [$pack->band(MeasureKey::ClutchSpring)?->low, $pack->band(MeasureKey::ClutchSpring)?->high],
+        );
         self::assertNull($pack->band(MeasureKey::LeverPull), 'a pull is no figure of the pack');
-        self::assertNull(self::pack(4)->band(MeasureKey::FrictionPlate), 'what the book does not say is not held against anything');
+        self::assertNull(
+            self::pack(4)->band(MeasureKey::FrictionPlate),
+            'what the book does not say is not held against anything',
+        );
     }
 
     private static function pack(int $bolts): PackFigures

@@ -65,12 +65,18 @@ final class PrintedBandTest extends TestCase
     public function test_two_units_that_mean_two_things_are_told(): void
     {
         // The top of this figure is common in print and wrong: 20 mm is not 1 in.
-        self::assertSame(['“20 mm” beside “1 in”: 20 mm is about 25/32 in.'], PrintedBand::read('10–20 mm (3/8–1 in)')->disagreements);
+        self::assertSame(
+            ['“20 mm” beside “1 in”: 20 mm is about 25/32 in.'],
+            PrintedBand::read('10–20 mm (3/8–1 in)')->disagreements,
+        );
     }
 
     public function test_an_inch_is_answered_in_millimetres_also_to_who_reads_inches(): void
     {
-        $told = Spoken::in(LengthStyle::SixtyFourths, static fn (): array => PrintedBand::read('3/8–1 in (10–20 mm)')->disagreements);
+        $told = Spoken::in(
+            LengthStyle::SixtyFourths,
+            static fn (): array => PrintedBand::read('3/8–1 in (10–20 mm)')->disagreements,
+        );
 
         self::assertSame(['“1 in” beside “20 mm”: 1 in is about 25.4 mm.'], $told);
     }
@@ -79,13 +85,20 @@ final class PrintedBandTest extends TestCase
     {
         // Half of 1 mm and half of 1/8 in: 0.5 + 1.5875 mm from 25.4 mm.
         self::assertSame([], PrintedBand::read('9–24 mm (3/8–1 in)')->disagreements);
-        self::assertCount(1, PrintedBand::read('9–23 mm (3/8–1 in)')->disagreements, '2.4 mm apart, and 2.0875 are allowed');
+        self::assertCount(
+            1,
+            PrintedBand::read('9–23 mm (3/8–1 in)')->disagreements,
+            '2.4 mm apart, and 2.0875 are allowed',
+        );
         self::assertCount(2, PrintedBand::read('2–6 mm (1/2–1 in)')->disagreements);
     }
 
     public function test_an_edge_that_only_one_unit_has_is_told(): void
     {
-        self::assertSame(['One of the two figures has an edge that the other lacks.'], PrintedBand::read('2–6 mm (up to 1/4 in)')->disagreements);
+        self::assertSame(
+            ['One of the two figures has an edge that the other lacks.'],
+            PrintedBand::read('2–6 mm (up to 1/4 in)')->disagreements,
+        );
     }
 
     /** @return iterable<string, array{string}> */

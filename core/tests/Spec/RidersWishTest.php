@@ -39,8 +39,18 @@ final class RidersWishTest extends TestCase
 
     public function test_a_wish_outside_the_band_is_refused_and_one_of_an_older_book_is_not_aimed_for(): void
     {
-        self::assertStringContainsString('lies outside the band', TestJob::clutch()->refusal(static fn (TestJob $one): TestJob => $one->entry('policy', ['wish' => ['play_mm' => 25]])));
-        self::assertSame(15.0, self::target(TestJob::clutch([], [], ['wish' => ['play_mm' => 25]])), 'the book has changed since');
+        self::assertStringContainsString(
+            'lies outside the band',
+            TestJob::clutch()->refusal(static fn (TestJob $one): TestJob => $one->entry(
+                'policy',
+                ['wish' => ['play_mm' => 25]],
+            )),
+        );
+        self::assertSame(
+            15.0,
+            self::target(TestJob::clutch([], [], ['wish' => ['play_mm' => 25]])),
+            'the book has changed since',
+        );
     }
 
     public function test_an_early_bite_that_is_wished_passes_and_one_that_is_not_asks_for_a_move(): void
@@ -50,15 +60,33 @@ final class RidersWishTest extends TestCase
         $wished = self::atTheBite()->entry('policy', ['wish' => ['bite' => 'early']])->line('early', 'check:bite');
         self::assertFalse($wished->state->progress->item('check:bite')?->failed);
         self::assertTrue($wished->state->progress->item('check:bite')->done);
-        self::assertTrue(self::atTheBite()->entry('policy', ['wish' => ['bite' => 'early']])->line('late', 'check:bite')->state->progress->item('check:bite')?->failed, 'the other way is not what was wished');
+        self::assertTrue(
+            self::atTheBite()
+                ->entry('policy', ['wish' => ['bite' => 'early']])
+                ->line('late', 'check:bite')->state->progress
+                ->item('check:bite')?->failed,
+            'the other way is not what was wished',
+        );
     }
 
     public function test_no_proof_of_safety_is_a_matter_of_taste(): void
     {
         $job = self::atTheBite()->entry('policy', ['wish' => ['bite' => 'early']])->line('slips', 'check:no_slip');
         self::assertTrue($job->state->progress->item('check:no_slip')?->failed);
-        self::assertStringContainsString('nothing that can be wished', TestJob::clutch()->refusal(static fn (TestJob $one): TestJob => $one->entry('policy', ['wish' => ['bite' => 'slips']])));
-        self::assertStringContainsString('nothing that can be wished', TestJob::throttle()->refusal(static fn (TestJob $one): TestJob => $one->entry('policy', ['wish' => ['bite' => 'early']])));
+        self::assertStringContainsString(
+            'nothing that can be wished',
+            TestJob::clutch()->refusal(static fn (TestJob $one): TestJob => $one->entry(
+                'policy',
+                ['wish' => ['bite' => 'slips']],
+            )),
+        );
+        self::assertStringContainsString(
+            'nothing that can be wished',
+            TestJob::throttle()->refusal(static fn (TestJob $one): TestJob => $one->entry(
+                'policy',
+                ['wish' => ['bite' => 'early']],
+            )),
+        );
     }
 
     private static function target(TestJob $job): ?float
@@ -68,7 +96,11 @@ final class RidersWishTest extends TestCase
 
     private static function atTheBite(): TestJob
     {
-        $job = TestJob::clutch()->ready()->read(15.0, 15.0, 15.0)->line('yes', 'check:arm_loose')->line('yes', 'check:wiggle_still');
+        $job = TestJob::clutch()
+            ->ready()
+            ->read(15.0, 15.0, 15.0)
+            ->line('yes', 'check:arm_loose')
+            ->line('yes', 'check:wiggle_still');
 
         return $job->refit()->line('yes', 'check:no_creep')->line('holds', 'check:no_slip');
     }

@@ -21,7 +21,10 @@ final class ThrottleWindowTest extends TestCase
 
     public function test_an_over_travel_of_1_narrows_it_to_3_to_4(): void
     {
-        self::assertSame([30.0 - 26.0 - 1.0, 4.0], [ThrottleWindow::of(30, 26, 1, 1)->least(), ThrottleWindow::of(30, 26, 1, 1)->most()]);
+        self::assertSame(
+            [30.0 - 26.0 - 1.0, 4.0],
+            [ThrottleWindow::of(30, 26, 1, 1)->least(), ThrottleWindow::of(30, 26, 1, 1)->most()],
+        );
     }
 
     public function test_a_drum_that_needs_more_than_the_hand_gives_leaves_nothing(): void
@@ -43,7 +46,11 @@ final class ThrottleWindowTest extends TestCase
             $window = ThrottleWindow::of($stroke, $arc, $margin, $over, $ratio);
             for ($slack = 0.05; $slack < 20; $slack += 0.1) {
                 $inWindow = $slack >= $window->least($second) && $slack <= $window->most($second);
-                self::assertSame(self::tried($slack, $second, $stroke, $arc, $margin, $over, $ratio), $inWindow, "seed {$chance->seed}, case {$case}, slack {$slack}");
+                self::assertSame(
+                    self::tried($slack, $second, $stroke, $arc, $margin, $over, $ratio),
+                    $inWindow,
+                    "seed {$chance->seed}, case {$case}, slack {$slack}",
+                );
             }
         }
     }
@@ -56,8 +63,15 @@ final class ThrottleWindowTest extends TestCase
     }
 
     /** Pulls the hand all the way and looks: how far the drum went, and how hard the wire was pulled past its stop. */
-    private static function tried(float $slack, float $second, float $stroke, float $arc, float $margin, ?float $over, ?float $ratio): bool
-    {
+    private static function tried(
+        float $slack,
+        float $second,
+        float $stroke,
+        float $arc,
+        float $margin,
+        ?float $over,
+        ?float $ratio,
+    ): bool {
         $arrives = max(0.0, $stroke - $slack);
         $atDrum = $ratio === null ? $arrives : max(0.0, $arrives * $ratio - $second);
         $strain = ($atDrum - $arc) / ($ratio ?? 1.0);

@@ -24,14 +24,24 @@ final class DistributionsTest extends TestCase
     public function test_both_sides_of_the_normal_curve_add_up_to_one(): void
     {
         foreach ([0.0, 0.3, 1.0, 3.3, 6.9, 7.2, 12.0, 40.0] as $z) {
-            self::assertEqualsWithDelta(1.0, NormalDistribution::cumulative($z) + NormalDistribution::cumulative(-$z), 1e-15, "z = {$z}");
+            self::assertEqualsWithDelta(
+                1.0,
+                NormalDistribution::cumulative($z) + NormalDistribution::cumulative(-$z),
+                1e-15,
+                "z = {$z}",
+            );
         }
     }
 
     public function test_a_quantile_undoes_its_probability(): void
     {
         for ($p = 0.001; $p < 1.0; $p += 0.037) {
-            self::assertEqualsWithDelta($p, NormalDistribution::cumulative(NormalDistribution::quantile($p)), 1e-12, "p = {$p}");
+            self::assertEqualsWithDelta(
+                $p,
+                NormalDistribution::cumulative(NormalDistribution::quantile($p)),
+                1e-12,
+                "p = {$p}",
+            );
         }
     }
 
@@ -62,7 +72,11 @@ final class DistributionsTest extends TestCase
     {
         foreach ([1, 2, 7, 24, 150] as $freedom) {
             foreach ([0.5, 0.9, 0.95, 0.99, 0.999] as $coverage) {
-                self::assertEqualsWithDelta($coverage, StudentDistribution::within(StudentDistribution::coverageFactor($coverage, $freedom), $freedom), 1e-11);
+                self::assertEqualsWithDelta(
+                    $coverage,
+                    StudentDistribution::within(StudentDistribution::coverageFactor($coverage, $freedom), $freedom),
+                    1e-11,
+                );
             }
         }
     }
@@ -71,7 +85,12 @@ final class DistributionsTest extends TestCase
     {
         foreach ([1.0, 2.7, 24.0, 399.5, 400.5, 1e6, INF] as $freedom) {
             foreach ([0.6, 0.8, 0.95, 0.995] as $p) {
-                self::assertEqualsWithDelta($p, StudentDistribution::cumulative(StudentDistribution::quantile($p, $freedom), $freedom), 1e-11, "ν = {$freedom}, p = {$p}");
+                self::assertEqualsWithDelta(
+                    $p,
+                    StudentDistribution::cumulative(StudentDistribution::quantile($p, $freedom), $freedom),
+                    1e-11,
+                    "ν = {$freedom}, p = {$p}",
+                );
             }
         }
     }
@@ -101,6 +120,9 @@ final class DistributionsTest extends TestCase
     {
         self::assertSame(INF, WelchSatterthwaite::freedom([['u' => 0.2, 'freedom' => INF]]));
         self::assertEqualsWithDelta(9.0, WelchSatterthwaite::freedom([['u' => 0.2, 'freedom' => 9.0]]), 1e-12);
-        self::assertGreaterThan(9.0, WelchSatterthwaite::freedom([['u' => 0.2, 'freedom' => 9.0], ['u' => 0.2, 'freedom' => INF]]));
+        self::assertGreaterThan(
+            9.0,
+            WelchSatterthwaite::freedom([['u' => 0.2, 'freedom' => 9.0], ['u' => 0.2, 'freedom' => INF]]),
+        );
     }
 }

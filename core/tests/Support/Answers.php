@@ -11,8 +11,9 @@ use VividPull\Core\Wire\JobFile;
 use VividPull\Core\Wire\StateCodec;
 
 /**
- * What the engine answers to jobs that do not change: the example files, the cases, and walks by chance through every family, a hash of all that
- * was said of each. A signed record names the engine that judged it: one that answers otherwise has another number.
+ * What the engine answers to jobs that do not change: the example files, the cases, and walks by chance through every
+ * family, a hash of all that was said of each. A signed record names the engine that judged it: one that answers
+ * otherwise has another number.
  */
 final readonly class Answers
 {
@@ -37,7 +38,10 @@ final readonly class Answers
             $answers[(string) $name] = is_string($answer) ? $answer : '';
         }
 
-        return ['engine' => is_array($file) && is_string($file['engine'] ?? null) ? $file['engine'] : '', 'answers' => $answers];
+        return [
+            'engine' => is_array($file) && is_string($file['engine'] ?? null) ? $file['engine'] : '',
+            'answers' => $answers,
+        ];
     }
 
     /** @return array{engine: string, answers: array<string, string>} */
@@ -75,7 +79,10 @@ final readonly class Answers
     /** @param  list<BenchState>  $states */
     private static function hash(array $states): string
     {
-        $said = array_map(static fn (BenchState $state): mixed => self::plain(['engine' => null] + StateCodec::encode($state)), $states);
+        $said = array_map(
+            static fn (BenchState $state): mixed => self::plain(['engine' => null] + StateCodec::encode($state)),
+            $states,
+        );
 
         return substr(hash('sha256', json_encode($said, JSON_THROW_ON_ERROR)), 0, 16);
     }

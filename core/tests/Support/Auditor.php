@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace VividPull\Core\Tests\Support;
 
 /**
- * A second reading of a log, by somebody who knows the trade and nothing of how the core works: what speaks against *fit for use*.
+ * A second reading of a log, by somebody who knows the trade and nothing of how the core works: what speaks against
+ * *fit for use*.
  *
- * It takes what was sent, in its order, and holds it against lists written here by hand: what must be said before hands go near, what must be
- * whole, what must be tried after the last turn and with which answer. Common practice, no source; the limit of the blade is 16 CFR
- * 1205.5(a)(1). It objects only where nobody in the trade would sign; it never says that something is fit.
+ * It takes what was sent, in its order, and holds it against lists written here by hand: what must be said before hands
+ * go near, what must be whole, what must be tried after the last turn and with which answer. Common practice, no
+ * source; the limit of the blade is 16 CFR 1205.5(a)(1). It objects only where nobody in the trade would sign; it never
+ * says that something is fit.
  *
  * @phpstan-type Written array{id: string, kind: string, body: array<string, mixed>, by: string, after: ?string}
  */
@@ -54,16 +56,53 @@ final class Auditor
 
     /** What is tried after the last turn, at rest first and then running, and the only answers that will do. */
     private const TRIED = [
-        'clutch_lever' => ['arm_loose' => ['yes', 'not_here'], 'wiggle_still' => ['yes', 'not_here'], 'no_creep' => ['yes'], 'no_slip' => ['holds'], 'bite' => ['middle']],
+        'clutch_lever' => [
+            'arm_loose' => ['yes', 'not_here'],
+            'wiggle_still' => ['yes', 'not_here'],
+            'no_creep' => ['yes'],
+            'no_slip' => ['holds'],
+            'bite' => ['middle'],
+        ],
         'automatic_clutch' => ['still_at_idle' => ['yes'], 'takes_hold' => ['smoothly']],
         'hydraulic_clutch' => ['lever_feel' => ['firm'], 'no_creep' => ['yes']],
-        'twist_grip' => ['snap_shut straight' => ['yes'], 'snap_shut left' => ['yes'], 'snap_shut right' => ['yes'], 'wire_in_groove' => ['yes'], 'idle_steady' => ['yes']],
-        'trigger_throttle' => ['wide_open' => ['yes'], 'snap_shut' => ['yes'], 'end_home' => ['yes'], 'idle_still' => ['yes']],
+        'twist_grip' => [
+            'snap_shut straight' => ['yes'],
+            'snap_shut left' => ['yes'],
+            'snap_shut right' => ['yes'],
+            'wire_in_groove' => ['yes'],
+            'idle_steady' => ['yes'],
+        ],
+        'trigger_throttle' => [
+            'wide_open' => ['yes'],
+            'snap_shut' => ['yes'],
+            'end_home' => ['yes'],
+            'idle_still' => ['yes'],
+        ],
         'pedal_throttle' => ['wide_open' => ['yes'], 'snap_shut' => ['yes'], 'take_off' => ['smooth']],
-        'sliding_drive' => ['rolls_back' => ['yes'], 'handle_returns' => ['yes'], 'nothing_at_rest' => ['yes'], 'on_grass' => ['well']],
-        'engage_by_pull' => ['springs_back' => ['yes'], 'nothing_at_rest' => ['yes'], 'light_load' => ['early'], 'under_load' => ['pulls']],
-        'release_by_pull' => ['springs_back' => ['yes'], 'stands_pulled' => ['yes'], 'drives_released' => ['smoothly'], 'under_load' => ['pulls']],
-        'bail' => ['brake_off' => ['yes'], 'contact_open' => ['yes', 'not_here'], 'brake_on' => ['yes'], 'stops' => ['engine_stops', 'blade_stops']],
+        'sliding_drive' => [
+            'rolls_back' => ['yes'],
+            'handle_returns' => ['yes'],
+            'nothing_at_rest' => ['yes'],
+            'on_grass' => ['well'],
+        ],
+        'engage_by_pull' => [
+            'springs_back' => ['yes'],
+            'nothing_at_rest' => ['yes'],
+            'light_load' => ['early'],
+            'under_load' => ['pulls'],
+        ],
+        'release_by_pull' => [
+            'springs_back' => ['yes'],
+            'stands_pulled' => ['yes'],
+            'drives_released' => ['smoothly'],
+            'under_load' => ['pulls'],
+        ],
+        'bail' => [
+            'brake_off' => ['yes'],
+            'contact_open' => ['yes', 'not_here'],
+            'brake_on' => ['yes'],
+            'stops' => ['engine_stops', 'blade_stops'],
+        ],
         'speed_selector' => ['neutral_still' => ['yes'], 'order' => ['yes'], 'auger_still' => ['yes']],
         'mode_cables' => ['park_holds' => ['yes'], 'dash_agrees' => ['yes', 'not_here'], 'unlock' => ['cleanly']],
         'hook_control' => ['springs_back' => ['yes'], 'nothing_at_rest' => ['yes'], 'full_drive' => ['yes']],
@@ -74,7 +113,10 @@ final class Auditor
     /** What each setting must do. */
     private const DOES = [
         'sliding_drive' => ['drive' => 'right'],
-        'speed_selector' => ['r2' => 'reverse', 'r1' => 'reverse', 'f1' => 'forward', 'f2' => 'forward', 'f3' => 'forward', 'f4' => 'forward', 'f5' => 'forward', 'f6' => 'forward'],
+        'speed_selector' => [
+            'r2' => 'reverse', 'r1' => 'reverse', 'f1' => 'forward', 'f2' => 'forward', 'f3' => 'forward',
+            'f4' => 'forward', 'f5' => 'forward', 'f6' => 'forward',
+        ],
         'mode_cables' => ['park' => 'right', 'two_wheel' => 'right', 'turf' => 'right'],
         'hook_control' => ['drive' => 'right'],
     ];
@@ -100,10 +142,14 @@ final class Auditor
 
     /** What is tried with the engine running or the machine moving: only once everything is back. */
     private const RUNNING = [
-        'clutch_lever' => ['no_creep', 'no_slip', 'bite'], 'automatic_clutch' => ['still_at_idle', 'takes_hold'], 'hydraulic_clutch' => ['no_creep'], 'trigger_throttle' => ['idle_still'],
-        'pedal_throttle' => ['take_off'], 'sliding_drive' => ['nothing_at_rest', 'on_grass'], 'engage_by_pull' => ['nothing_at_rest', 'light_load', 'under_load'],
-        'release_by_pull' => ['stands_pulled', 'drives_released', 'under_load'], 'bail' => ['stops'], 'speed_selector' => ['neutral_still', 'order', 'auger_still'],
-        'hook_control' => ['nothing_at_rest', 'full_drive'], 'brake_pull' => ['holds'], 'other_control' => ['nothing_at_rest', 'works_fully'],
+        'clutch_lever' => ['no_creep', 'no_slip', 'bite'], 'automatic_clutch' => ['still_at_idle', 'takes_hold'],
+        'hydraulic_clutch' => ['no_creep'], 'trigger_throttle' => ['idle_still'],
+        'pedal_throttle' => ['take_off'], 'sliding_drive' => ['nothing_at_rest', 'on_grass'],
+        'engage_by_pull' => ['nothing_at_rest', 'light_load', 'under_load'],
+        'release_by_pull' => ['stands_pulled', 'drives_released', 'under_load'], 'bail' => ['stops'],
+        'speed_selector' => ['neutral_still', 'order', 'auger_still'],
+        'hook_control' => ['nothing_at_rest', 'full_drive'], 'brake_pull' => ['holds'],
+        'other_control' => ['nothing_at_rest', 'works_fully'],
     ];
 
     /** Whose settings are tried by hand, with nothing running. */
@@ -123,14 +169,17 @@ final class Auditor
     private const BLADE_S = 3.0;
 
     /** What is never left as it is once somebody felt it. */
-    private const HURTS = ['stays_open', 'idle_rises', 'creeps_in', 'creeps_out', 'runs_on', 'does_not_hold', 'wrong_direction'];
+    private const HURTS = [
+        'stays_open', 'idle_rises', 'creeps_in', 'creeps_out', 'runs_on', 'does_not_hold', 'wrong_direction',
+    ];
 
     /** Whatever changes how the control stands: what was read and tried before it tells nothing of it now. */
     private const CHANGES = ['move', 'put_right', 'part', 'adjuster', 'step', 'replacing'];
 
     /**
      * @param  list<Written>  $written
-     * @param  array<string, array{float, float}>  $bands  of free play, in mm, by the point it is read at; none where none is read
+     * @param  array<string, array{float, float}>  $bands  of free play, in mm, by the point it is read at; none where
+     *     none is read
      * @param  array<string, string>  $state  heat and wheels the figure is for; none where it does not say
      * @return list<string> what speaks against it
      */
@@ -148,7 +197,18 @@ final class Auditor
             $all[] = "{$key} was never said";
         }
 
-        return [...$all, ...self::seen($family, $log), ...self::order($family, $log, $written), ...self::since(self::readAsItStood($family, self::sinceChange($log), $log, $state), self::tightened($log), $family, $bands, $state)];
+        return [
+            ...$all,
+            ...self::seen($family, $log),
+            ...self::order($family, $log, $written),
+            ...self::since(
+                self::readAsItStood($family, self::sinceChange($log), $log, $state),
+                self::tightened($log),
+                $family,
+                $bands,
+                $state,
+            ),
+        ];
     }
 
     /**
@@ -162,10 +222,20 @@ final class Auditor
     public static function againstChoice(string $family, array $written, array $bands, array $state): array
     {
         $anyPlay = array_map(static fn (): array => [1e-6, INF], $bands);
-        $all = array_values(array_diff(self::objections($family, $written, $anyPlay, $state), self::TASTE[$family] ?? []));
-        $chosen = array_filter(self::sinceChange(self::asItStands(self::known($family, $written))), static fn (array $one): bool => $one['kind'] === 'by_choice');
+        $all = array_values(array_diff(
+            self::objections($family, $written, $anyPlay, $state),
+            self::TASTE[$family] ?? [],
+        ));
+        $chosen = array_filter(
+            self::sinceChange(self::asItStands(self::known($family, $written))),
+            static fn (array $one): bool => $one['kind'] === 'by_choice',
+        );
 
-        return [...$all, ...($chosen === [] ? ['nobody chose it since'] : []), ...(in_array($family, self::NEVER, true) ? ['a throttle is never left so'] : [])];
+        return [
+            ...$all,
+            ...($chosen === [] ? ['nobody chose it since'] : []),
+            ...(in_array($family, self::NEVER, true) ? ['a throttle is never left so'] : []),
+        ];
     }
 
     /**
@@ -186,7 +256,9 @@ final class Auditor
                 'confirmed' => [$key], 'all_confirmed' => (array) $one['body']['keys'], default => [],
             }];
             $all = [...$all, ...match (true) {
-                in_array($one['kind'], [...self::CHANGES, 'tag'], true) => ["{$one['id']} {$one['kind']}: more was done than reading"],
+                in_array($one['kind'], [...self::CHANGES, 'tag'], true) => [
+                    "{$one['id']} {$one['kind']}: more was done than reading",
+                ],
                 default => [],
             }];
         }
@@ -201,7 +273,8 @@ final class Auditor
     }
 
     /**
-     * Without what says that all is well by somebody who had not seen what another one did meanwhile: nobody knows which came first.
+     * Without what says that all is well by somebody who had not seen what another one did meanwhile: nobody knows
+     * which came first.
      *
      * @param  list<Written>  $written
      * @return list<Written>
@@ -212,7 +285,12 @@ final class Auditor
         $counting = $lost = [];
         foreach (self::asItStands($written) as $one) {
             $from = $places[$one['after'] ?? ''] ?? null;
-            $unseen = $from === null ? [] : array_filter($counting, static fn (array $other): bool => $other['by'] !== $one['by'] && $places[$other['id']] > $from);
+            $unseen = $from === null
+                ? []
+                : array_filter(
+                    $counting,
+                    static fn (array $other): bool => $other['by'] !== $one['by'] && $places[$other['id']] > $from,
+                );
             $tightened = self::tightened($counting);
             foreach ($unseen as $other) {
                 if (self::isOvertaken($family, $one, $other, in_array($other['id'], $tightened, true))) {
@@ -235,14 +313,31 @@ final class Auditor
         $changes = self::isChange($other);
         $opens = $other['kind'] === 'cover' && $other['body']['off'] === true;
         $key = (string) ($one['body']['key'] ?? '');
-        $asks = static fn (array $entry): array => [$entry['body']['key'] ?? null, $entry['body']['pose'] ?? null, $entry['body']['setting'] ?? null];
-        $says = $other['kind'] === $one['kind'] && $asks($other) === $asks($one) && ! self::passes($family, $other['kind'], $other['body']);
+        $asks = static fn (array $entry): array => [
+            $entry['body']['key'] ?? null,
+            $entry['body']['pose'] ?? null,
+            $entry['body']['setting'] ?? null,
+        ];
+        $says = $other['kind'] === $one['kind']
+            && $asks($other) === $asks($one)
+            && ! self::passes($family, $other['kind'], $other['body']);
 
         return match ($one['kind']) {
-            'check', 'outcome' => self::passes($family, $one['kind'], $one['body']) && ($changes || $isTightened || $says || ($opens && (($one['kind'] === 'outcome' && ! in_array($family, self::AT_REST, true)) || in_array($key, self::RUNNING[$family] ?? [], true)))),
+            'check',
+            'outcome' => self::passes($family, $one['kind'], $one['body'])
+                && ($changes
+                    || $isTightened
+                    || $says
+                    || ($opens
+                        && (($one['kind'] === 'outcome' && ! in_array($family, self::AT_REST, true))
+                            || in_array($key, self::RUNNING[$family] ?? [], true)))),
             'measure', 'reading' => $changes || $isTightened || ($opens && $key === 'blade_stop'),
-            'inspected' => $one['body']['finding'] !== 'fault' && $other['kind'] === 'inspected' && $other['body']['key'] === $key && $other['body']['finding'] === 'fault',
-            'confirmed' => $key === 'locked' ? $other['kind'] === 'move' && $other['body']['adjuster'] === $one['body']['adjuster']
+            'inspected' => $one['body']['finding'] !== 'fault'
+                && $other['kind'] === 'inspected'
+                && $other['body']['key'] === $key
+                && $other['body']['finding'] === 'fault',
+            'confirmed' => $key === 'locked'
+                ? $other['kind'] === 'move' && $other['body']['adjuster'] === $one['body']['adjuster']
                 : in_array($key, [...self::BACK[$family], 'restored'], true) && ($changes || $opens),
             'by_choice' => $changes,
             'cover' => $one['body']['off'] === false && $opens,
@@ -257,11 +352,13 @@ final class Auditor
      */
     private static function isChange(array $one): bool
     {
-        return in_array($one['kind'], self::CHANGES, true) && ! in_array($one['body']['key'] ?? '', ['begin', 'note'], true);
+        return in_array($one['kind'], self::CHANGES, true)
+            && ! in_array($one['body']['key'] ?? '', ['begin', 'note'], true);
     }
 
     /**
-     * What was turned is locked after it was turned; tools are counted last; and nothing ran before all was back, as it was said when it ran.
+     * What was turned is locked after it was turned; tools are counted last; and nothing ran before all was back, as it
+     * was said when it ran.
      *
      * @param  list<Written>  $log
      * @param  list<Written>  $written
@@ -275,8 +372,12 @@ final class Auditor
             $key = (string) ($one['body']['key'] ?? '');
             $loose = match (true) {
                 $one['kind'] === 'move' => [(string) $one['body']['adjuster'] => true] + $loose,
-                $one['kind'] === 'adjuster' => [(string) $one['body']['adjuster']['id'] => true] + array_diff_key($loose, [$one['body']['in_place_of'] ?? '' => true]),
-                $one['kind'] === 'confirmed' && $key === 'locked' => array_diff_key($loose, [(string) $one['body']['adjuster'] => true]),
+                $one['kind'] === 'adjuster' => [(string) $one['body']['adjuster']['id'] => true]
+                    + array_diff_key($loose, [$one['body']['in_place_of'] ?? '' => true]),
+                $one['kind'] === 'confirmed' && $key === 'locked' => array_diff_key(
+                    $loose,
+                    [(string) $one['body']['adjuster'] => true],
+                ),
                 default => $loose,
             };
             $isChange = self::isChange($one) || ($one['kind'] === 'cover' && $one['body']['off'] === true);
@@ -287,7 +388,10 @@ final class Auditor
         }
 
         return [
-            ...array_map(static fn (string $adjuster): string => "{$adjuster} was not locked since", array_keys($loose)),
+            ...array_map(
+                static fn (string $adjuster): string => "{$adjuster} was not locked since",
+                array_keys($loose),
+            ),
             ...($last['restored'] < $last['change'] ? ['tools were counted before the last turn'] : []),
             ...self::ranOpen($family, $written),
             ...self::ranUnfit($family, $written),
@@ -301,10 +405,16 @@ final class Auditor
     private static function ranOpen(string $family, array $written): array
     {
         [$off, $back, $open, $touched] = [[], [], [], false];
-        $gone = array_map(static fn (array $one): mixed => $one['body']['entry'], array_filter($written, static fn (array $one): bool => $one['kind'] === 'void'));
+        $gone = array_map(
+            static fn (array $one): mixed => $one['body']['entry'],
+            array_filter($written, static fn (array $one): bool => $one['kind'] === 'void'),
+        );
         foreach ($written as $one) {
             $key = (string) ($one['body']['key'] ?? '');
-            if (in_array($one['id'], $gone, true) && in_array($one['kind'], ['cover', 'confirmed', ...self::CHANGES], true)) {
+            if (
+                in_array($one['id'], $gone, true)
+                && in_array($one['kind'], ['cover', 'confirmed', ...self::CHANGES], true)
+            ) {
                 continue;
             }
             if ($one['kind'] === 'cover') {
@@ -315,16 +425,20 @@ final class Auditor
             } elseif ($one['kind'] === 'confirmed') {
                 $back[$key] = true;
             } elseif ($one['kind'] === 'check' && in_array($key, self::RUNNING[$family] ?? [], true)) {
-                $open[$key] = array_filter($off) !== [] || ($touched && array_diff(self::BACK[$family], array_keys($back)) !== []);
+                $open[$key] = array_filter($off) !== []
+                    || ($touched && array_diff(self::BACK[$family], array_keys($back)) !== []);
             }
         }
 
-        return array_map(static fn (string $key): string => "{$key} ran before all was back", array_keys(array_filter($open)));
+        return array_map(
+            static fn (string $key): string => "{$key} ran before all was back",
+            array_keys(array_filter($open)),
+        );
     }
 
     /**
-     * What was found with it at rest stands against running it, as it was said when it ran: a damaged wire, a throttle that stays open, a brake
-     * that stays off.
+     * What was found with it at rest stands against running it, as it was said when it ran: a damaged wire, a throttle
+     * that stays open, a brake that stays off.
      *
      * @param  list<Written>  $written
      * @return list<string>
@@ -337,7 +451,8 @@ final class Auditor
             if ($one['kind'] === 'void') {
                 unset($said[(string) $one['body']['entry']]);
             }
-            $runs = ($one['kind'] === 'check' && in_array($key, [...self::RUNNING[$family] ?? [], 'idle_steady'], true)) || ($one['kind'] === 'outcome' && ! in_array($family, self::AT_REST, true));
+            $runs = ($one['kind'] === 'check' && in_array($key, [...self::RUNNING[$family] ?? [], 'idle_steady'], true))
+                || ($one['kind'] === 'outcome' && ! in_array($family, self::AT_REST, true));
             $against = $runs ? self::unfit($family, $said) : [];
             if ($against !== []) {
                 $all[] = "{$one['id']} {$key} ran with ".implode(' and ', $against);
@@ -362,13 +477,20 @@ final class Auditor
             $isTold = in_array($one['kind'], ['inspected', 'check'], true) && in_array($key, self::NEVER_RUN, true);
             $is = $key.($one['body']['pose'] ?? '');
             $against = match (true) {
-                $isTold && ($one['body']['finding'] ?? '') !== 'noted' && ! self::passes($family, $one['kind'], $one['body']) => [$is => true] + $against,
+                $isTold
+                    && ($one['body']['finding'] ?? '') !== 'noted'
+                    && ! self::passes($family, $one['kind'], $one['body']) => [$is => true] + $against,
                 $isTold => array_diff_key($against, [$is => true]),
                 $one['kind'] === 'part' && $one['body']['part'] === 'cable' => [],
-                self::isChange($one) || ($one['kind'] === 'inspected' && $one['body']['finding'] === 'sound' && isset($faults[$key])) => array_intersect_key($against, ['wire' => true, 'line' => true]),
+                self::isChange($one)
+                    || ($one['kind'] === 'inspected'
+                        && $one['body']['finding'] === 'sound'
+                        && isset($faults[$key])) => array_intersect_key($against, ['wire' => true, 'line' => true]),
                 default => $against,
             };
-            $faults = $one['kind'] === 'inspected' && $one['body']['finding'] === 'fault' ? [$key => true] + $faults : $faults;
+            $faults = $one['kind'] === 'inspected' && $one['body']['finding'] === 'fault'
+                ? [$key => true] + $faults
+                : $faults;
         }
 
         return array_keys($against);
@@ -382,7 +504,12 @@ final class Auditor
     public static function passes(string $family, string $kind, array $body): bool
     {
         return match ($kind) {
-            'check' => $body['answer'] === 'gone' || in_array($body['answer'], self::TRIED[$family][$body['key'].(isset($body['pose']) ? " {$body['pose']}" : '')] ?? [], true),
+            'check' => $body['answer'] === 'gone'
+                || in_array(
+                    $body['answer'],
+                    self::TRIED[$family][$body['key'].(isset($body['pose']) ? " {$body['pose']}" : '')] ?? [],
+                    true,
+                ),
             'outcome' => (self::DOES[$family][(string) $body['setting']] ?? null) === $body['saw'],
             'inspected' => $body['finding'] === 'sound',
             'condition' => ($body['engine'] ?? 'cold') === 'cold',
@@ -455,7 +582,8 @@ final class Auditor
     }
 
     /**
-     * What somebody felt is tried again after the last change, and after they said so; what may hurt somebody is gone then and not left.
+     * What somebody felt is tried again after the last change, and after they said so; what may hurt somebody is gone
+     * then and not left.
      *
      * @param  list<Written>  $log
      * @return list<string>
@@ -467,17 +595,34 @@ final class Auditor
         foreach ($log as $one) {
             $felt = match ($one['kind']) {
                 'complaint' => array_fill_keys((array) $one['body']['symptoms'], 'not tried since') + $felt,
-                'check' => array_replace($felt, array_intersect_key([substr((string) $one['body']['key'], 5) => in_array($one['id'], $changes, true) ? (string) $one['body']['answer'] : 'not tried since'], $felt)),
+                'check' => array_replace(
+                    $felt,
+                    array_intersect_key(
+                        [
+                            substr((string) $one['body']['key'], 5) => in_array($one['id'], $changes, true)
+                                ? (string) $one['body']['answer']
+                                : 'not tried since',
+                        ],
+                        $felt,
+                    ),
+                ),
                 default => $felt,
             };
         }
         foreach ($felt as $symptom => $answer) {
-            if ($answer === 'gone' || (in_array($answer, ['left', 'not_here'], true) && ! in_array($symptom, self::HURTS, true))) {
+            if (
+                $answer === 'gone'
+                || (in_array($answer, ['left', 'not_here'], true) && ! in_array($symptom, self::HURTS, true))
+            ) {
                 unset($felt[$symptom]);
             }
         }
 
-        return array_map(static fn (string $symptom, string $answer): string => "{$symptom}: {$answer}", array_keys($felt), array_values($felt));
+        return array_map(
+            static fn (string $symptom, string $answer): string => "{$symptom}: {$answer}",
+            array_keys($felt),
+            array_values($felt),
+        );
     }
 
     /**
@@ -491,7 +636,8 @@ final class Auditor
             $part = $one['kind'] === 'inspected' ? (string) $one['body']['key'] : null;
             $isMended = $part !== null && isset($faults[$part]) && $one['body']['finding'] === 'sound';
             if ($part !== null) {
-                $faults = array_diff_key($faults, [$part => 1]) + ($one['body']['finding'] === 'fault' ? [$part => 1] : []);
+                $faults = array_diff_key($faults, [$part => 1])
+                    + ($one['body']['finding'] === 'fault' ? [$part => 1] : []);
             }
             if ($isMended || self::isChange($one)) {
                 $from = $n + 1;
@@ -536,7 +682,9 @@ final class Auditor
             $key = (string) ($one['body']['key'] ?? '');
             $ran = match ($one['kind']) {
                 'check' => $ran || in_array($key, [...self::RUNNING[$family] ?? [], 'idle_steady'], true),
-                'outcome' => $ran || (isset(self::DOES[$family][$one['body']['setting']]) && ! in_array($family, self::AT_REST, true)),
+                'outcome' => $ran
+                    || (isset(self::DOES[$family][$one['body']['setting']])
+                        && ! in_array($family, self::AT_REST, true)),
                 'measure' => $ran || in_array($key, ['blade_stop', 'ground_speed'], true),
                 'condition' => $ran && ! isset($one['body']['engine']),
                 default => $ran,
@@ -546,7 +694,9 @@ final class Auditor
             }
         }
 
-        return isset($state['engine']) || $family === 'clutch_lever' ? array_values(array_filter($since, static fn (array $one): bool => ! isset($lost[$one['id']]))) : $since;
+        return isset($state['engine']) || $family === 'clutch_lever'
+            ? array_values(array_filter($since, static fn (array $one): bool => ! isset($lost[$one['id']])))
+            : $since;
     }
 
     /**
@@ -586,11 +736,26 @@ final class Auditor
             $all[] = 'the blade: '.implode(', ', $blade).' s';
         }
 
-        $counting = array_values(array_filter($since, static fn (array $one): bool => $one['kind'] !== 'reading' || array_diff_assoc($state, $one['body'] + $state) === []));
+        $counting = array_values(array_filter(
+            $since,
+            static fn (array $one): bool => $one['kind'] !== 'reading'
+                || array_diff_assoc($state, $one['body'] + $state) === [],
+        ));
         if ($family === 'clutch_lever' && ! isset($state['engine'])) {
-            // Heat moves its play: where the book names none, what was read last is held against what was read in the same.
-            $heats = array_filter(array_map(static fn (array $one): ?string => $one['kind'] === 'reading' ? $one['body']['engine'] ?? '' : null, $counting), is_string(...));
-            $counting = array_values(array_filter($counting, static fn (array $one): bool => $one['kind'] !== 'reading' || ($one['body']['engine'] ?? '') === end($heats)));
+            // Heat moves its play: where the book names none, what was read last is held against what was read in the
+            // same.
+            $heats = array_filter(
+                array_map(
+                    static fn (array $one): ?string => $one['kind'] === 'reading' ? $one['body']['engine'] ?? '' : null,
+                    $counting,
+                ),
+                is_string(...),
+            );
+            $counting = array_values(array_filter(
+                $counting,
+                static fn (array $one): bool => $one['kind'] !== 'reading'
+                    || ($one['body']['engine'] ?? '') === end($heats),
+            ));
         }
         foreach ($bands as $point => $band) {
             $all = [...$all, ...self::play($counting, $point, self::POSES[$family] ?? ['straight'], $band)];
@@ -612,7 +777,9 @@ final class Auditor
         sort($values);
         $middle = intdiv(count($values), 2);
 
-        return count($values) < 4 ? array_sum($values) / count($values) : (count($values) % 2 === 1 ? $values[$middle] : ($values[$middle - 1] + $values[$middle]) / 2);
+        return count($values) < 4
+            ? array_sum($values) / count($values)
+            : (count($values) % 2 === 1 ? $values[$middle] : ($values[$middle - 1] + $values[$middle]) / 2);
     }
 
     /**
@@ -626,7 +793,10 @@ final class Auditor
     private static function play(array $since, string $point, array $poses, array $band): array
     {
         $read = [];
-        $stoodBy = array_map(static fn (array $one): mixed => $one['body']['reading'], array_filter($since, static fn (array $one): bool => $one['kind'] === 'upheld'));
+        $stoodBy = array_map(
+            static fn (array $one): mixed => $one['body']['reading'],
+            array_filter($since, static fn (array $one): bool => $one['kind'] === 'upheld'),
+        );
         foreach ($since as $one) {
             if ($one['kind'] === 'confirmed' && $one['body']['key'] === 'locked') {
                 $read = [];

@@ -18,13 +18,37 @@ final class FamilyJob
         $start = Families::of($key)->starting();
         $plays = $start->aims === [] && Families::of($key)->notSettable() === null;
 
-        return TestJob::of(['family' => $key->value, 'others' => array_map(static fn (Aim $aim): array => AimCodec::encode($aim), $start->aims)]
-            + ($plays ? ['aim' => ['kind' => 'free_play_band', 'point' => $key === FamilyKey::TwistGrip ? 'grip_flange' : 'handle_travel', 'low_mm' => 5, 'high_mm' => 15]] : []), [
+        return TestJob::of(
+            [
+                'family' => $key->value,
+                'others' => array_map(static fn (Aim $aim): array => AimCodec::encode($aim), $start->aims),
+            ]
+                + ($plays
+                    ? ['aim' => [
+                        'kind' => 'free_play_band',
+                        'point' => $key === FamilyKey::TwistGrip ? 'grip_flange' : 'handle_travel',
+                        'low_mm' => 5,
+                        'high_mm' => 15,
+                    ]]
+                    : []),
+            [
                 'hand' => ['kind' => $start->hand->value, 'name' => $start->handName],
-                'cables' => [['id' => 'cable', 'name' => 'Cable', 'adjusters' => [
-                    ['id' => 'barrel', 'name' => 'barrel', 'kind' => 'barrel', 'thread' => 'M8 x 1.25', 'travel_mm' => 10, 'access' => ['minutes' => 2, 'cover' => 'belt cover']],
-                ]]],
+                'cables' => [[
+                    'id' => 'cable',
+                    'name' => 'Cable',
+                    'adjusters' => [[
+                        'id' => 'barrel',
+                        'name' => 'barrel',
+                        'kind' => 'barrel',
+                        'thread' => 'M8 x 1.25',
+                        'travel_mm' => 10,
+                        'access' => ['minutes' => 2, 'cover' => 'belt cover'],
+                    ]],
+                ]],
                 'working_end' => $start->workingEnd,
-            ], ['barrel' => 3.0], $standing);
+            ],
+            ['barrel' => 3.0],
+            $standing,
+        );
     }
 }

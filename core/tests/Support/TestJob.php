@@ -44,7 +44,10 @@ final class TestJob
     /** What a bare number is taken in. */
     public Unit $unit = Unit::Millimetre;
 
-    /** @var list<array{id: string, kind: string, body: array<string, mixed>, by: string, after: ?string}> what was taken after the job was opened, as it was sent */
+    /**
+     * @var list<array{id: string, kind: string, body: array<string, mixed>, by: string, after: ?string}> what was taken
+     *     after the job was opened, as it was sent
+     */
     public array $written = [];
 
     /** The last entry its person has seen; null is all of them. */
@@ -64,7 +67,11 @@ final class TestJob
         $this->person = self::ines();
         $decoded = RunCodec::decode(Node::of($run));
         $this->codec = new EntryCodec($decoded);
-        $opened = $this->codec->body(EntryKind::Opened, Node::of(['control' => 'test', 'standing' => $standing] + ($isCheck ? ['check' => true] : [])), $this->stamp());
+        $opened = $this->codec->body(
+            EntryKind::Opened,
+            Node::of(['control' => 'test', 'standing' => $standing] + ($isCheck ? ['check' => true] : [])),
+            $this->stamp(),
+        );
         $this->state = Bench::replay(SpecCodec::decode(Node::of($spec)), $decoded, Log::of($opened));
     }
 
@@ -78,22 +85,45 @@ final class TestJob
      */
     public static function of(array $spec, array $run, array $positions = [], array $standing = []): self
     {
-        $job = new self($spec + ['source' => ['document' => 'test book']], $run, $standing + self::standing($positions));
+        $job = new self(
+            $spec + ['source' => ['document' => 'test book']],
+            $run,
+            $standing + self::standing($positions),
+        );
         $job->adjuster = array_key_first($job->state->run->adjusters());
 
         return $job;
     }
 
     /**
-     * A control whose settings are tried, with one slotted bracket or as many in-line adjusters of six bevels as are named.
+     * A control whose settings are tried, with one slotted bracket or as many in-line adjusters of six bevels as are
+     * named.
      *
      * @param  list<string>  $bevels
      * @param  array<string, mixed>  $standing
      */
     public static function table(string $family, OutcomeTable $table, array $bevels = [], array $standing = []): self
     {
-        $adjusters = $bevels === [] ? [['id' => 'bracket', 'name' => 'slotted bracket', 'kind' => 'slotted_bracket', 'mm_per_step' => 1, 'travel_steps' => ['from' => 0, 'to' => 60], 'smallest_step' => 0.5]]
-            : array_map(static fn (string $id): array => ['id' => $id, 'name' => "{$id} adjuster", 'kind' => 'in_line', 'thread' => 'M8 x 1.25', 'travel_mm' => 40, 'bevels_per_turn' => 6], $bevels);
+        $adjusters = $bevels === []
+            ? [[
+                'id' => 'bracket',
+                'name' => 'slotted bracket',
+                'kind' => 'slotted_bracket',
+                'mm_per_step' => 1,
+                'travel_steps' => ['from' => 0, 'to' => 60],
+                'smallest_step' => 0.5,
+            ]]
+            : array_map(
+                static fn (string $id): array => [
+                    'id' => $id,
+                    'name' => "{$id} adjuster",
+                    'kind' => 'in_line',
+                    'thread' => 'M8 x 1.25',
+                    'travel_mm' => 40,
+                    'bevels_per_turn' => 6,
+                ],
+                $bevels,
+            );
 
         return self::of(['family' => $family, 'others' => [AimCodec::encode($table)]], [
             'hand' => ['kind' => 'selector', 'name' => 'Selector'],
@@ -110,7 +140,10 @@ final class TestJob
                 $this->entry('inspected', ['key' => $part->key, 'finding' => 'sound']);
             }
         }
-        $isRead = array_filter($this->state->judgement->untriedAtRest(), static fn (GateState $one): bool => $one->gate->key === GateKey::NotTaut) !== [];
+        $isRead = array_filter(
+            $this->state->judgement->untriedAtRest(),
+            static fn (GateState $one): bool => $one->gate->key === GateKey::NotTaut,
+        ) !== [];
         foreach ($isRead ? $this->state->judgement->poses : [] as $pose => $verdict) {
             if ($this->state->facts->answers->condition === null) {
                 $this->entry('condition', ['engine' => 'cold']);
@@ -121,8 +154,15 @@ final class TestJob
         }
         foreach ($this->state->facts->proofs($this->state->spec, $this->state->run) as $proof) {
             foreach ($proof->gate === null || $proof->running->runs() ? [] : $proof->tries() as $pose) {
-                $passes = array_key_first(array_filter($proof->answers->words, $proof->passes(...), ARRAY_FILTER_USE_KEY));
-                $this->entry('check', ['key' => $proof->key, 'answer' => $passes] + ($pose === null ? [] : ['pose' => $pose->value]));
+                $passes = array_key_first(array_filter(
+                    $proof->answers->words,
+                    $proof->passes(...),
+                    ARRAY_FILTER_USE_KEY,
+                ));
+                $this->entry(
+                    'check',
+                    ['key' => $proof->key, 'answer' => $passes] + ($pose === null ? [] : ['pose' => $pose->value]),
+                );
             }
         }
 
@@ -133,7 +173,10 @@ final class TestJob
     public function refit(): self
     {
         foreach ($this->state->progress->items['prove'] ?? [] as $item) {
-            $isRefit = array_filter(Families::of($this->state->spec->family)->refit(), static fn (Step $step): bool => $step->key === $item->key) !== [];
+            $isRefit = array_filter(
+                Families::of($this->state->spec->family)->refit(),
+                static fn (Step $step): bool => $step->key === $item->key,
+            ) !== [];
             if (! $item->done && ($isRefit || str_starts_with($item->key, 'cover:'))) {
                 $this->entry($item->answers[0]->kind->value, $item->answers[0]->body);
             }
@@ -151,7 +194,11 @@ final class TestJob
      */
     public static function clutch(array $spec = [], array $run = [], array $standing = []): self
     {
-        return new self(array_replace_recursive(self::clutchSpec(), $spec), $run + self::clutchRun(), $standing + self::standing());
+        return new self(
+            array_replace_recursive(self::clutchSpec(), $spec),
+            $run + self::clutchRun(),
+            $standing + self::standing(),
+        );
     }
 
     /**
@@ -171,8 +218,12 @@ final class TestJob
      * @param  array<string, mixed>  $standing
      * @param  list<array<string, mixed>>  $cables  beside the one that opens
      */
-    public static function throttle(array $spec = [], array $standing = [], array $cables = [], bool $isCheck = false): self
-    {
+    public static function throttle(
+        array $spec = [],
+        array $standing = [],
+        array $cables = [],
+        bool $isCheck = false,
+    ): self {
         $job = new self(array_replace_recursive([
             'family' => 'twist_grip',
             'aim' => ['kind' => 'free_play_band', 'point' => 'grip_flange', 'low_mm' => 2, 'high_mm' => 6],
@@ -180,12 +231,30 @@ final class TestJob
             'policy' => 'middle',
             'source' => ['document' => 'test book'],
         ], $spec), [
-            'hand' => ['kind' => 'grip', 'name' => 'Throttle grip', 'drum_radius_mm' => 15, 'flange_radius_mm' => 21, 'knowledge' => 'drawn'],
+            'hand' => [
+                'kind' => 'grip',
+                'name' => 'Throttle grip',
+                'drum_radius_mm' => 15,
+                'flange_radius_mm' => 21,
+                'knowledge' => 'drawn',
+            ],
             'cables' => [['id' => 'throttle', 'name' => 'Throttle cable', 'adjusters' => [
-                ['id' => 'grip', 'name' => 'grip adjuster', 'kind' => 'in_line', 'thread' => 'M6 x 0.75', 'travel_mm' => 9,
-                    'access' => ['minutes' => 1, 'cover' => 'boot']],
-                ['id' => 'carburettor', 'name' => 'carburettor adjuster', 'kind' => 'bracket_nuts', 'thread' => 'M6', 'travel_mm' => 12,
-                    'access' => ['minutes' => 8, 'cover' => 'cowl']],
+                [
+                    'id' => 'grip',
+                    'name' => 'grip adjuster',
+                    'kind' => 'in_line',
+                    'thread' => 'M6 x 0.75',
+                    'travel_mm' => 9,
+                    'access' => ['minutes' => 1, 'cover' => 'boot'],
+                ],
+                [
+                    'id' => 'carburettor',
+                    'name' => 'carburettor adjuster',
+                    'kind' => 'bracket_nuts',
+                    'thread' => 'M6',
+                    'travel_mm' => 12,
+                    'access' => ['minutes' => 8, 'cover' => 'cowl'],
+                ],
             ]], ...$cables],
             'working_end' => 'carburettor',
         ], $standing + self::standing(['grip' => 2.0, 'carburettor' => 3.0]), $isCheck);
@@ -216,9 +285,22 @@ final class TestJob
             'hand' => ['kind' => 'lever', 'name' => 'Clutch lever', 'pivot_to_wire_mm' => 38,
                 'pivot_to_point_mm' => ['lever_tip' => 132, 'perch_gap' => 31], 'knowledge' => 'measured'],
             'cables' => [['id' => 'clutch', 'name' => 'Clutch cable', 'adjusters' => [
-                $perch + ['id' => 'perch', 'name' => 'perch barrel', 'kind' => 'barrel', 'thread' => 'M8 x 1.25', 'travel_mm' => 11],
-                ['id' => 'bracket', 'name' => 'engine bracket', 'kind' => 'bracket_nuts', 'thread' => 'M8', 'travel_mm' => 22,
-                    'access' => ['minutes' => 6, 'cover' => 'side cover']],
+                $perch
+                    + [
+                        'id' => 'perch',
+                        'name' => 'perch barrel',
+                        'kind' => 'barrel',
+                        'thread' => 'M8 x 1.25',
+                        'travel_mm' => 11,
+                    ],
+                [
+                    'id' => 'bracket',
+                    'name' => 'engine bracket',
+                    'kind' => 'bracket_nuts',
+                    'thread' => 'M8',
+                    'travel_mm' => 22,
+                    'access' => ['minutes' => 6, 'cover' => 'side cover'],
+                ],
             ]]],
             'working_end' => 'release arm',
         ];
@@ -307,7 +389,13 @@ final class TestJob
     {
         $entry = $this->codec->body(EntryKind::from($kind), Node::of($body, '$.body'), $this->stamp($after));
         $this->state = Bench::accept($this->state, $entry);
-        $this->written[] = ['id' => $this->last(), 'kind' => $kind, 'body' => $body, 'by' => $this->person->id, 'after' => $after ?? $this->seen];
+        $this->written[] = [
+            'id' => $this->last(),
+            'kind' => $kind,
+            'body' => $body,
+            'by' => $this->person->id,
+            'after' => $after ?? $this->seen,
+        ];
 
         return $this;
     }
@@ -354,6 +442,11 @@ final class TestJob
     {
         $this->count++;
 
-        return new Stamp("e{$this->count}", sprintf('2026-03-03T08:%02d:%02d+00:00', intdiv($this->count, 60), $this->count % 60), $this->person, $after ?? $this->seen);
+        return new Stamp(
+            "e{$this->count}",
+            sprintf('2026-03-03T08:%02d:%02d+00:00', intdiv($this->count, 60), $this->count % 60),
+            $this->person,
+            $after ?? $this->seen,
+        );
     }
 }

@@ -7,7 +7,9 @@ namespace VividPull\Core\Tests\Support;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Quantity\Steps;
 
-/** One adjuster of a plan found by trying: where it stands, and what the rules say of each place it could be brought to. */
+/**
+ * One adjuster of a plan found by trying: where it stands, and what the rules say of each place it could be brought to.
+ */
 final readonly class Tried
 {
     /**
@@ -34,7 +36,10 @@ final readonly class Tried
     public function places(): array
     {
         if ($this->still) {
-            return $this->within === null || $this->at !== null && $this->at->count >= $this->within[0] && $this->at->count <= $this->within[1] ? [0] : [];
+            return $this->within === null
+                || $this->at !== null && $this->at->count >= $this->within[0] && $this->at->count <= $this->within[1]
+                ? [0]
+                : [];
         }
         $step = $this->adjuster->smallestStep()->count;
         $places = [];
@@ -44,7 +49,8 @@ final readonly class Tried
             $allowed = match (true) {
                 $to === null => abs($count) <= 720 && $this->within === null,
                 $this->within !== null => $to >= $this->within[0] && $to <= $this->within[1],
-                default => $count === 0 || ($to >= $this->adjuster->travel()->from->count && $to <= $this->adjuster->travel()->to->count),
+                default => $count === 0
+                    || ($to >= $this->adjuster->travel()->from->count && $to <= $this->adjuster->travel()->to->count),
             };
             if ($allowed) {
                 $places[] = $count;
@@ -67,7 +73,11 @@ final readonly class Tried
     public function lacksReserveAfter(int $count): bool
     {
         $gives = $this->adjuster->slackGiven(Steps::fromCount($count)) > 0;
-        if ($count === 0 || $gives !== $this->driftsIn || ($this->parking !== null && $this->fromParkingAfter($count) === 0)) {
+        if (
+            $count === 0
+            || $gives !== $this->driftsIn
+            || ($this->parking !== null && $this->fromParkingAfter($count) === 0)
+        ) {
             return false;
         }
         if ($this->at === null) {

@@ -45,14 +45,20 @@ final class Tries
         }
         $alone = [];
         foreach (array_keys($adjusters) as $id) {
-            $others = array_map(static fn (Tried $one): Tried => $one === $adjusters[$id] ? $one : $one->still(), $adjusters);
+            $others = array_map(
+                static fn (Tried $one): Tried => $one === $adjusters[$id] ? $one : $one->still(),
+                $adjusters,
+            );
             $least = $this->least($this->good($others));
             if ($least !== null) {
                 $alone[] = $least;
             }
         }
         $most = array_reduce($alone, static fn (float $most, array $one): float => max($most, $one['chance']), 0.0);
-        $alone = array_values(array_filter($alone, static fn (array $one): bool => $one['chance'] >= ($most < 0.5 ? 0.0 : 0.8 * $most)));
+        $alone = array_values(array_filter(
+            $alone,
+            static fn (array $one): bool => $one['chance'] >= ($most < 0.5 ? 0.0 : 0.8 * $most),
+        ));
 
         return $alone === [] ? [$good, $this->least($good)] : [$alone, $this->least($alone)];
     }
@@ -68,7 +74,9 @@ final class Tries
         $all = [];
         $best = 0.0;
         foreach ($this->positions(array_values($adjusters)) as [$counts, $shift]) {
-            $chance = $this->chances[(int) round($shift * 1e7)] ??= $this->window->allows($shift) ? $this->window->chance($shift) : -1.0;
+            $chance = $this->chances[(int) round($shift * 1e7)] ??= $this->window->allows($shift)
+                ? $this->window->chance($shift)
+                : -1.0;
             if ($chance >= ShiftWindow::LEAST && array_diff($counts, [0]) !== []) {
                 $best = max($best, $chance);
                 $all[] = [$chance, $shift, $counts];
@@ -76,9 +84,15 @@ final class Tries
         }
         $this->isSure = $best >= 0.95;
         $least = $best >= 0.95 ? 0.95 : max($best - 0.02, 0.8 * $best);
-        $good = array_filter($all, fn (array $one): bool => $one[0] >= $least && ($best >= 0.95 || $this->window->isWorth($one[1])));
+        $good = array_filter(
+            $all,
+            fn (array $one): bool => $one[0] >= $least && ($best >= 0.95 || $this->window->isWorth($one[1])),
+        );
 
-        return array_values(array_map(fn (array $one): array => $this->cost(array_values($adjusters), $one[2], $one[1]), $good));
+        return array_values(array_map(
+            fn (array $one): array => $this->cost(array_values($adjusters), $one[2], $one[1]),
+            $good,
+        ));
     }
 
     /**
@@ -119,7 +133,10 @@ final class Tries
         $all = [[[], 0.0]];
         foreach ($adjusters as $one) {
             $next = [];
-            $places = array_map(static fn (int $count): array => [$count, $one->adjuster->slackGiven(Steps::fromCount($count))], $one->places());
+            $places = array_map(
+                static fn (int $count): array => [$count, $one->adjuster->slackGiven(Steps::fromCount($count))],
+                $one->places(),
+            );
             foreach ($all as [$counts, $shift]) {
                 foreach ($places as [$count, $slack]) {
                     $next[] = [[...$counts, $count], $shift + $slack];
@@ -162,12 +179,17 @@ final class Tries
             $touched += (int) ($count !== 0);
             $turning += abs($one->adjuster->slackGiven(Steps::fromCount($count)));
             $cover = $one->adjuster->access()->cover ?? $one->adjuster->id();
-            $minutes[$cover] = max($minutes[$cover] ?? 0.0, $count === 0 || $one->open ? 0.0 : $one->adjuster->access()->minutes);
+            $minutes[$cover] = max(
+                $minutes[$cover] ?? 0.0,
+                $count === 0 || $one->open ? 0.0 : $one->adjuster->access()->minutes,
+            );
         }
 
         return [
-            'unhealthy' => $unhealthy, 'bare' => $bare, 'unparked' => $unparked, 'minutes' => array_sum($minutes), 'touched' => $touched,
-            'chance' => $this->chances[(int) round($shift * 1e7)] ?? 0.0, 'distance' => round($this->window->distance($shift), 6), 'turning' => round($turning, 6),
+            'unhealthy' => $unhealthy, 'bare' => $bare, 'unparked' => $unparked, 'minutes' => array_sum($minutes),
+            'touched' => $touched,
+            'chance' => $this->chances[(int) round($shift * 1e7)]
+                ?? 0.0, 'distance' => round($this->window->distance($shift), 6), 'turning' => round($turning, 6),
         ];
     }
 

@@ -17,7 +17,9 @@ use VividPull\Core\Procedure\JobStage;
 use VividPull\Core\Progress\ItemKind;
 use VividPull\Core\Progress\StageItem;
 
-/** One walk through a job: whatever is asked is answered by chance, mostly well; at each step a way on must be offered. */
+/**
+ * One walk through a job: whatever is asked is answered by chance, mostly well; at each step a way on must be offered.
+ */
 final class Walk
 {
     private const REMEMBERED = 6;
@@ -25,7 +27,11 @@ final class Walk
     /** @var list<string> */
     private array $last = [];
 
-    private function __construct(private readonly TestJob $job, private readonly Chance $chance, private readonly string $name) {}
+    private function __construct(
+        private readonly TestJob $job,
+        private readonly Chance $chance,
+        private readonly string $name,
+    ) {}
 
     /** @return int entries made */
     public static function through(TestJob $job, int $seed, int $most, string $name): int
@@ -38,7 +44,10 @@ final class Walk
                 return $step;
             }
             $where = $walk->where($item->key);
-            Assert::assertFalse($item->failed && str_starts_with($item->key, 'check:') && $walk->isOnlyFailing(), "{$where}: put it right and answer again, and no way how");
+            Assert::assertFalse(
+                $item->failed && str_starts_with($item->key, 'check:') && $walk->isOnlyFailing(),
+                "{$where}: put it right and answer again, and no way how",
+            );
             $walk->goOn($item, $where);
             $walk->last[] = $item->key;
         }
@@ -56,7 +65,8 @@ final class Walk
     {
         $items = $this->job->state->progress->items[$this->job->state->progress->stage->value];
 
-        return $this->job->state->progress->stage === JobStage::Prove && array_filter($items, static fn (StageItem $one): bool => ! $one->done && ! $one->failed) === [];
+        return $this->job->state->progress->stage === JobStage::Prove
+            && array_filter($items, static fn (StageItem $one): bool => ! $one->done && ! $one->failed) === [];
     }
 
     private function goOn(StageItem $item, string $where): void
@@ -64,7 +74,10 @@ final class Walk
         try {
             match (true) {
                 $item->kind === ItemKind::Thread => $this->thread($item),
-                $item->kind === ItemKind::Measure => $this->job->line((string) round($this->chance->between(1.0, 40.0), 1), $item->key),
+                $item->kind === ItemKind::Measure => $this->job->line(
+                    (string) round($this->chance->between(1.0, 40.0), 1),
+                    $item->key,
+                ),
                 $item->key === 'put_right' => $this->job->entry('put_right', ['cure' => Cure::Other->value]),
                 $item->kind === ItemKind::InBand => $this->set($item, $where),
                 $item->kind === ItemKind::Reading => $this->read($item),
@@ -84,14 +97,23 @@ final class Walk
 
     private function read(StageItem $item): void
     {
-        $this->job->line((string) round($this->chance->between(1.0, 17.0), 1), $item->key, $item->about === null ? null : Pose::tryFrom($item->about));
+        $this->job->line(
+            (string) round($this->chance->between(1.0, 17.0), 1),
+            $item->key,
+            $item->about === null ? null : Pose::tryFrom($item->about),
+        );
     }
 
     private function set(StageItem $item, string $where): void
     {
         $next = $this->job->state->next();
         if ($next->kind === PlanKind::Table && $this->job->state->judgement->table !== null) {
-            $advice = TablePlanner::advise($this->job->state->spec, $this->job->state->judgement->table, $this->job->state->run, $this->job->state->facts);
+            $advice = TablePlanner::advise(
+                $this->job->state->spec,
+                $this->job->state->judgement->table,
+                $this->job->state->run,
+                $this->job->state->facts,
+            );
             $this->moved($advice->adjuster, $advice->steps?->toFloat());
 
             return;
@@ -120,7 +142,14 @@ final class Walk
     {
         $adjuster = $this->job->state->run->adjuster($id ?? '');
         if ($adjuster === null || $steps === null) {
-            $this->job->entry('put_right', ['cure' => $this->job->state->facts->adjusters->seized === [] ? Cure::Other->value : Cure::Freed->value]);
+            $this->job->entry(
+                'put_right',
+                [
+                    'cure' => $this->job->state->facts->adjusters->seized === []
+                        ? Cure::Other->value
+                        : Cure::Freed->value,
+                ],
+            );
 
             return;
         }

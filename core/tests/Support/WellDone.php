@@ -10,7 +10,10 @@ use VividPull\Core\Progress\Answer;
 use VividPull\Core\Progress\ItemKind;
 use VividPull\Core\Progress\StageItem;
 
-/** A job on a control that has nothing wrong: everything that is asked is answered as the trade passes it, up to the signature. */
+/**
+ * A job on a control that has nothing wrong: everything that is asked is answered as the trade passes it, up to the
+ * signature.
+ */
 final class WellDone
 {
     /**
@@ -20,13 +23,33 @@ final class WellDone
     public static function upToTheSignature(TestJob $job, string $play, ?callable $goesOn = null): array
     {
         $asked = [];
-        while (($item = $job->state->progress->asks()) !== null && $item->kind !== ItemKind::SignOff && ($goesOn === null || $goesOn($item))) {
+        while (
+            ($item = $job->state->progress->asks()) !== null
+            && $item->kind !== ItemKind::SignOff
+            && ($goesOn === null || $goesOn($item))
+        ) {
             $asked[] = $item->key;
             Assert::assertLessThan(80, count($asked), "nothing else than {$item->key} is asked");
-            $good = array_values(array_filter($item->answers, static fn (Answer $one): bool => Auditor::passes($job->state->spec->family->value, $one->kind->value, $one->body)));
-            $reads = in_array($item->kind, [ItemKind::Reading, ItemKind::InBand, ItemKind::Measure], true) || $good === [];
-            $reads ? $job->line($item->kind === ItemKind::Measure ? '1.6' : $play, $item->key, $item->about === null ? null : Pose::tryFrom($item->about))
-                : $job->entry($good[0]->kind->value, $good[0]->body + ($good[0]->asksRemark ? ['remark' => 'seen so'] : []));
+            $good = array_values(array_filter(
+                $item->answers,
+                static fn (Answer $one): bool => Auditor::passes(
+                    $job->state->spec->family->value,
+                    $one->kind->value,
+                    $one->body,
+                ),
+            ));
+            $reads = in_array($item->kind, [ItemKind::Reading, ItemKind::InBand, ItemKind::Measure], true)
+                || $good === [];
+            $reads
+                ? $job->line(
+                    $item->kind === ItemKind::Measure ? '1.6' : $play,
+                    $item->key,
+                    $item->about === null ? null : Pose::tryFrom($item->about),
+                )
+                : $job->entry(
+                    $good[0]->kind->value,
+                    $good[0]->body + ($good[0]->asksRemark ? ['remark' => 'seen so'] : []),
+                );
         }
 
         return $asked;

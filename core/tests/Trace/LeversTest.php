@@ -56,7 +56,10 @@ final class LeversTest extends TestCase
             foreach ($trace->pull->travel as $place => $mm) {
                 $force[] = $trace->pull->force[$place] + 8.0 * exp(-(($mm - $at) / 0.4) ** 2);
             }
-            $caught = TraceReading::of(PullTrace::of(Branch::of($trace->pull->travel, $force), null), WorkingEnd::ClutchSprings);
+            $caught = TraceReading::of(
+                PullTrace::of(Branch::of($trace->pull->travel, $force), null),
+                WorkingEnd::ClutchSprings,
+            );
             $found += (int) ($caught->snags() !== []);
             foreach ($caught->snags() as $snag) {
                 $near += (int) (abs($snag->atMm - $at) < 1.0 && $snag->newtons > 4.0);

@@ -20,7 +20,10 @@ final class SegmentsTest extends TestCase
     /** `segmented` in R on a small example, 2.0-4 or later; its answers are in the brief's outside values. */
     public function test_a_small_example_breaks_where_r_breaks_it(): void
     {
-        $force = [2.10, 2.20, 2.58, 2.63, 3.03, 3.31, 3.41, 3.79, 3.98, 7.11, 9.93, 13.05, 15.90, 19.09, 21.97, 25.02, 27.94, 31.07, 33.96];
+        $force = [
+            2.10, 2.20, 2.58, 2.63, 3.03, 3.31, 3.41, 3.79, 3.98, 7.11, 9.93, 13.05, 15.90, 19.09, 21.97, 25.02, 27.94,
+            31.07, 33.96,
+        ];
         $cells = Cells::of(Branch::of(array_map(static fn (int $n): float => 0.5 * $n, range(0, 18)), $force));
         $line = BrokenLine::fitted($cells, SegmentSearch::of($cells, 2)->starts(2));
 
@@ -28,7 +31,13 @@ final class SegmentsTest extends TestCase
         self::assertEqualsWithDelta(0.4873809499, $line->slope(0), 1e-6);
         self::assertEqualsWithDelta(5.9959999990, $line->slope(1), 1e-6);
         self::assertEqualsWithDelta(0.0944391125541, $line->left, 1e-9);
-        self::assertSame(2, Curve::of(Branch::of(array_map(static fn (int $n): float => 0.5 * $n, range(0, 18)), $force))->line->pieces());
+        self::assertSame(
+            2,
+            Curve::of(Branch::of(
+                array_map(static fn (int $n): float => 0.5 * $n, range(0, 18)),
+                $force,
+            ))->line->pieces(),
+        );
     }
 
     public function test_no_other_knots_leave_less_on_two_hundred_small_curves(): void
@@ -46,15 +55,28 @@ final class SegmentsTest extends TestCase
             $cells = Cells::of(Branch::of($x, $y));
             $search = SegmentSearch::of($cells, 3);
             foreach ([2, 3] as $pieces) {
-                self::assertEqualsWithDelta(self::least($x, $y, 0, $pieces), $search->error($pieces), 1e-7, "seed {$seed}, {$pieces} pieces");
-                self::assertEqualsWithDelta($search->error($pieces), self::leftBy($x, $y, [...$search->starts($pieces), $count]), 1e-7, "seed {$seed}: its own knots");
+                self::assertEqualsWithDelta(
+                    self::least($x, $y, 0, $pieces),
+                    $search->error($pieces),
+                    1e-7,
+                    "seed {$seed}, {$pieces} pieces",
+                );
+                self::assertEqualsWithDelta(
+                    $search->error($pieces),
+                    self::leftBy($x, $y, [...$search->starts($pieces), $count]),
+                    1e-7,
+                    "seed {$seed}: its own knots",
+                );
             }
         }
     }
 
     public function test_fifty_curves_break_where_r_breaks_them(): void
     {
-        /** @var list<array{x: non-empty-list<float>, y: non-empty-list<float>, pieces: int, apart: array{left: float, last: list<int>}, met: array{left: float, at: list<float>}}> $cases */
+        /**
+         * @var list<array{x: non-empty-list<float>, y: non-empty-list<float>, pieces: int, apart: array{left: float,
+         *     last: list<int>}, met: array{left: float, at: list<float>}}> $cases
+         */
         $cases = json_decode((string) file_get_contents(self::FILE), true, flags: JSON_THROW_ON_ERROR);
         self::assertCount(50, $cases);
         foreach ($cases as $n => $case) {
@@ -62,9 +84,18 @@ final class SegmentsTest extends TestCase
             $search = SegmentSearch::of($cells, $case['pieces']);
             // strucchange: the last point of each piece but the last, counted from one.
             self::assertSame($case['apart']['last'], array_slice($search->starts($case['pieces']), 1), "curve {$n}");
-            self::assertEqualsWithDelta($case['apart']['left'], $search->error($case['pieces']), 1e-7 * $case['apart']['left'] + 1e-9, "curve {$n}");
+            self::assertEqualsWithDelta(
+                $case['apart']['left'],
+                $search->error($case['pieces']),
+                1e-7 * $case['apart']['left'] + 1e-9,
+                "curve {$n}",
+            );
             $line = BrokenLine::fitted($cells, $search->starts($case['pieces']))->settled($cells);
-            self::assertLessThanOrEqual($case['met']['left'] * (1 + 1e-5), $line->left, "curve {$n}: as little is left as by segmented");
+            self::assertLessThanOrEqual(
+                $case['met']['left'] * (1 + 1e-5),
+                $line->left,
+                "curve {$n}: as little is left as by segmented",
+            );
             foreach ($line->left < $case['met']['left'] * (1 - 1e-5) ? [] : $case['met']['at'] as $place => $at) {
                 self::assertEqualsWithDelta($at, $line->knots[$place + 1], 0.02, "curve {$n}");
             }

@@ -25,7 +25,9 @@ use VividPull\Core\Trace\WorkingEnd;
 /** What is said of curves whose phases are known. */
 final class TraceReadingTest extends TestCase
 {
-    private const CLUTCH = [[0.0, 1.0], [10.0, 1.5], [10.5, 5.0], [14.0, 5.5], [20.0, 45.0], [50.0, 60.0], [52.0, 110.0]];
+    private const CLUTCH = [
+        [0.0, 1.0], [10.0, 1.5], [10.5, 5.0], [14.0, 5.5], [20.0, 45.0], [50.0, 60.0], [52.0, 110.0],
+    ];
 
     private const WRONG_SPLINE = [[0.0, 1.0], [10.0, 1.5], [10.5, 5.0], [50.0, 11.0], [52.0, 61.0]];
 
@@ -33,8 +35,17 @@ final class TraceReadingTest extends TestCase
     {
         $read = self::read(self::CLUTCH);
 
-        self::assertSame(['free_play', 'return_spring', 'take_up', 'working', 'end_stop'], array_map(static fn (Phase $one): string => $one->kind->value, $read->phases->all));
-        self::assertSame(['free play', 'return spring', 'take-up', 'clutch springs', 'end stop'], array_map(static fn (Phase $one): string => $one->kind->label(WorkingEnd::ClutchSprings), $read->phases->all));
+        self::assertSame(
+            ['free_play', 'return_spring', 'take_up', 'working', 'end_stop'],
+            array_map(static fn (Phase $one): string => $one->kind->value, $read->phases->all),
+        );
+        self::assertSame(
+            ['free play', 'return spring', 'take-up', 'clutch springs', 'end stop'],
+            array_map(
+                static fn (Phase $one): string => $one->kind->label(WorkingEnd::ClutchSprings),
+                $read->phases->all,
+            ),
+        );
         self::assertEqualsWithDelta(10.0, $read->play() ?? 0.0, $read->expanded() ?? 0.0);
         self::assertSame(Reached::Yes, $read->reached);
         self::assertEqualsWithDelta([60.0, 50.0], [$read->heaviest->toN, $read->heaviest->to], 0.3);
@@ -45,8 +56,14 @@ final class TraceReadingTest extends TestCase
         self::assertEqualsWithDelta(0.8, self::read(self::CLUTCH, 0.8)->loop?->efficiency() ?? 0.0, 0.005);
         self::assertNull(self::read(self::CLUTCH, 1.2)->loop);
         self::assertStringContainsString('mixed up', self::said(self::read(self::CLUTCH, 1.2), 'friction'));
-        self::assertStringContainsString('oil it', self::said(self::read(self::CLUTCH, 0.6), 'friction', LeverPull::of(50.0, 40.0)));
-        self::assertStringContainsString('As it should be', self::said(self::read(self::CLUTCH, 0.88), 'friction', LeverPull::of(50.0, 40.0)));
+        self::assertStringContainsString(
+            'oil it',
+            self::said(self::read(self::CLUTCH, 0.6), 'friction', LeverPull::of(50.0, 40.0)),
+        );
+        self::assertStringContainsString(
+            'As it should be',
+            self::said(self::read(self::CLUTCH, 0.88), 'friction', LeverPull::of(50.0, 40.0)),
+        );
     }
 
     public function test_an_arm_on_the_wrong_spline_is_said_and_no_play_taken_from_it(): void
@@ -54,7 +71,11 @@ final class TraceReadingTest extends TestCase
         $read = self::read(self::WRONG_SPLINE);
 
         self::assertSame(Reached::ReturnOnly, $read->reached);
-        self::assertSame(['free_play', 'return_spring', 'end_stop'], array_map(static fn (Phase $one): string => $one->kind->value, $read->phases->all), 'nothing of it is named springs');
+        self::assertSame(
+            ['free_play', 'return_spring', 'end_stop'],
+            array_map(static fn (Phase $one): string => $one->kind->value, $read->phases->all),
+            'nothing of it is named springs',
+        );
         self::assertStringContainsString('wrong spline', self::said($read, 'reached'));
         self::assertSame([null, null], [$read->play(), $read->summary()->playMm]);
         self::assertStringContainsString('may be the spring', self::said($read, 'play'));
@@ -65,7 +86,13 @@ final class TraceReadingTest extends TestCase
         $short = [[0.0, 1.0], [10.0, 1.5], [10.5, 5.0], [14.0, 5.5], [16.0, 18.0]];
 
         self::assertSame(Reached::CannotTell, self::read($short, isToStop: false)->reached);
-        self::assertNotContains(PhaseKind::EndStop, array_map(static fn (Phase $one): PhaseKind => $one->kind, self::read($short, isToStop: false)->phases->all));
+        self::assertNotContains(
+            PhaseKind::EndStop,
+            array_map(
+                static fn (Phase $one): PhaseKind => $one->kind,
+                self::read($short, isToStop: false)->phases->all,
+            ),
+        );
     }
 
     public function test_a_new_cables_figure_tells_where_the_weight_alone_does_not(): void
@@ -87,7 +114,10 @@ final class TraceReadingTest extends TestCase
 
     public function test_a_throttle_needs_no_return_spring_before_its_own(): void
     {
-        $read = self::read([[0.0, 0.5], [4.0, 0.8], [4.6, 6.0], [40.0, 14.0], [41.0, 40.0]], end: WorkingEnd::ThrottleSpring);
+        $read = self::read(
+            [[0.0, 0.5], [4.0, 0.8], [4.6, 6.0], [40.0, 14.0], [41.0, 40.0]],
+            end: WorkingEnd::ThrottleSpring,
+        );
 
         self::assertEqualsWithDelta(4.0, $read->play() ?? 0.0, $read->expanded() ?? 0.0);
         self::assertSame(Reached::Yes, $read->reached);
@@ -114,23 +144,38 @@ final class TraceReadingTest extends TestCase
 
     public function test_the_marks_of_the_instrument_widen_what_is_said(): void
     {
-        self::assertGreaterThan(self::read(self::CLUTCH)->expanded() ?? 0.0, self::read(self::CLUTCH, marksMm: 1.0)->expanded() ?? 0.0);
+        self::assertGreaterThan(
+            self::read(self::CLUTCH)->expanded() ?? 0.0,
+            self::read(self::CLUTCH, marksMm: 1.0)->expanded() ?? 0.0,
+        );
     }
 
     public function test_sentences_are_in_the_units_of_who_reads(): void
     {
         $read = self::read(self::CLUTCH);
-        $inches = Spoken::in(LengthStyle::DecimalInches, static fn (): array => TraceFindings::of($read, WorkingEnd::ClutchSprings, null));
+        $inches = Spoken::in(
+            LengthStyle::DecimalInches,
+            static fn (): array => TraceFindings::of($read, WorkingEnd::ClutchSprings, null),
+        );
 
         self::assertStringContainsString(' in', $inches[0]->figure);
-        self::assertStringNotContainsString('mm', implode(' ', array_map(static fn (TraceFinding $one): string => "{$one->figure} {$one->sentence}", $inches)));
+        self::assertStringNotContainsString(
+            'mm',
+            implode(
+                ' ',
+                array_map(static fn (TraceFinding $one): string => "{$one->figure} {$one->sentence}", $inches),
+            ),
+        );
     }
 
     public function test_no_trace_comes_of_a_pull_that_hardly_moves(): void
     {
         $this->expectException(OutOfRange::class);
         $this->expectExceptionMessage('The pull moves no further than a millimetre.');
-        PullTrace::of(Branch::of(array_map(static fn (int $n): float => 0.05 * $n, range(0, 15)), array_fill(0, 16, 3.0)), null);
+        PullTrace::of(
+            Branch::of(array_map(static fn (int $n): float => 0.05 * $n, range(0, 15)), array_fill(0, 16, 3.0)),
+            null,
+        );
     }
 
     public function test_thinned_it_keeps_every_extreme(): void
@@ -146,26 +191,49 @@ final class TraceReadingTest extends TestCase
         sort($sorted);
 
         self::assertLessThanOrEqual(4 * Thinned::COLUMNS, count($thin));
-        self::assertSame([44.0, -9.0, 0.0, 49.999], [max(0.0, ...$forces), min(0.0, ...$forces), $travels[0], $travels[count($travels) - 1]]);
+        self::assertSame(
+            [44.0, -9.0, 0.0, 49.999],
+            [max(0.0, ...$forces), min(0.0, ...$forces), $travels[0], $travels[count($travels) - 1]],
+        );
         self::assertSame($sorted, $travels, 'as they came');
-        self::assertCount(10, Thinned::of(Branch::of(array_map(floatval(...), range(0, 9)), array_fill(0, 10, 1.0)), 0.0), 'few are all kept');
+        self::assertCount(
+            10,
+            Thinned::of(Branch::of(array_map(floatval(...), range(0, 9)), array_fill(0, 10, 1.0)), 0.0),
+            'few are all kept',
+        );
     }
 
     public function test_what_changed_is_said_and_what_did_not_is_not(): void
     {
         $before = new TraceSummary(9.0, 0.3, 60.0, 50.0, 0.78, Reached::Yes, 0);
 
-        self::assertSame(['Nothing in it differs by more than two pulls of one cable do.'], TraceChange::between($before, new TraceSummary(9.3, 0.3, 62.0, 50.0, 0.76, Reached::Yes, 0)));
         self::assertSame(
-            ['Free play is 3.0 mm less than it was.', 'Friction takes 35 % of the pull, and took 22 %. It runs drier, or it is bent or frayed.', 'It pulls 25 % heavier than it did.'],
+            ['Nothing in it differs by more than two pulls of one cable do.'],
+            TraceChange::between($before, new TraceSummary(9.3, 0.3, 62.0, 50.0, 0.76, Reached::Yes, 0)),
+        );
+        self::assertSame(
+            [
+                'Free play is 3.0 mm less than it was.',
+                'Friction takes 35 % of the pull, and took 22 %. It runs drier, or it is bent or frayed.',
+                'It pulls 25 % heavier than it did.',
+            ],
             TraceChange::between($before, new TraceSummary(6.0, 0.3, 75.0, 50.0, 0.65, Reached::Yes, 0)),
         );
-        self::assertSame(['Friction takes 10 % of the pull, and took 22 %.'], TraceChange::between($before, new TraceSummary(null, null, 60.0, 50.0, 0.90, Reached::Yes, 0)));
+        self::assertSame(
+            ['Friction takes 10 % of the pull, and took 22 %.'],
+            TraceChange::between($before, new TraceSummary(null, null, 60.0, 50.0, 0.90, Reached::Yes, 0)),
+        );
     }
 
     /** @param  non-empty-list<array{float, float}>  $breaks */
-    private static function read(array $breaks, ?float $efficiency = null, WorkingEnd $end = WorkingEnd::ClutchSprings, ?float $newN = null, float $marksMm = 0.0, bool $isToStop = true): TraceReading
-    {
+    private static function read(
+        array $breaks,
+        ?float $efficiency = null,
+        WorkingEnd $end = WorkingEnd::ClutchSprings,
+        ?float $newN = null,
+        float $marksMm = 0.0,
+        bool $isToStop = true,
+    ): TraceReading {
         [$travel, $pull, $back] = [[], [], []];
         for ($n = 0; $n <= 1200; $n++) {
             $mm = $breaks[0][0] + ($breaks[count($breaks) - 1][0] - $breaks[0][0]) * $n / 1200;
@@ -175,11 +243,20 @@ final class TraceReadingTest extends TestCase
             }
             [[$from, $low], [$to, $high]] = [$breaks[$place - 1], $breaks[$place]];
             $travel[] = $mm;
-            $pull[] = $low + ($high - $low) * ($mm - $from) / ($to - $from) + 0.05 * sin(37.0 * $n) + 0.04 * cos(11.3 * $n);
+            $pull[] = $low
+                + ($high - $low) * ($mm - $from) / ($to - $from)
+                + 0.05 * sin(37.0 * $n)
+                + 0.04 * cos(11.3 * $n);
             $back[] = $pull[$n] * ($efficiency ?? 1.0) ** 2;
         }
 
-        return TraceReading::of(PullTrace::of(Branch::of($travel, $pull), $efficiency === null ? null : Branch::of($travel, $back)), $end, $newN, $marksMm, $isToStop);
+        return TraceReading::of(
+            PullTrace::of(Branch::of($travel, $pull), $efficiency === null ? null : Branch::of($travel, $back)),
+            $end,
+            $newN,
+            $marksMm,
+            $isToStop,
+        );
     }
 
     private static function said(TraceReading $read, string $key, ?LeverPull $fresh = null): string

@@ -23,7 +23,10 @@ final class NextCheckTest extends TestCase
         $check = NextCheck::after(self::look(), MeterUnit::Kilometres, null, null, null);
 
         // About every 1,000 mi, and half a year: common practice, no source.
-        self::assertSame([CheckReason::Practice, 7600.0, '2026-07-15'], [$check->decides->why, $check->decides->usage, $check->decides->day]);
+        self::assertSame(
+            [CheckReason::Practice, 7600.0, '2026-07-15'],
+            [$check->decides->why, $check->decides->usage, $check->decides->day],
+        );
     }
 
     public function test_the_earliest_of_book_practice_and_drift_decides(): void
@@ -34,8 +37,15 @@ final class NextCheckTest extends TestCase
         $book = BookInterval::of(6000.0, MeterUnit::Miles, null);
         $check = NextCheck::after(self::look(), MeterUnit::Kilometres, $book, 1220.0, $pace);
 
-        self::assertSame([CheckReason::Drift, CheckReason::Practice, CheckReason::Book], array_map(static fn ($one) => $one->why, $check->all));
-        self::assertSame([7220.0, '2026-05-17'], [$check->decides->usage, $check->decides->day], '1220 km at 10 km a day are 122 days from 15 January');
+        self::assertSame(
+            [CheckReason::Drift, CheckReason::Practice, CheckReason::Book],
+            array_map(static fn ($one) => $one->why, $check->all),
+        );
+        self::assertSame(
+            [7220.0, '2026-05-17'],
+            [$check->decides->usage, $check->decides->day],
+            '1220 km at 10 km a day are 122 days from 15 January',
+        );
         self::assertEqualsWithDelta(6000 + 6000 * 1.609344, $check->all[2]->usage ?? 0.0, 1e-9);
     }
 
@@ -46,7 +56,11 @@ final class NextCheckTest extends TestCase
         $check = new JobRecord(7000.0, '2026-06-01', $whole->point, null, $whole->found, $whole->left, isWhole: false);
         $book = BookInterval::of(null, null, 12);
         $next = NextCheck::after($check, MeterUnit::Kilometres, $book, 900.0, null, whole: $whole);
-        $at = array_column(array_map(static fn ($one): array => [$one->why->value, [$one->usage, $one->day]], $next->all), 1, 0);
+        $at = array_column(
+            array_map(static fn ($one): array => [$one->why->value, [$one->usage, $one->day]], $next->all),
+            1,
+            0,
+        );
 
         self::assertSame([7600.0, '2026-07-15'], $at[CheckReason::Practice->value], 'half a year from the whole job');
         self::assertSame('2027-01-15', $at[CheckReason::Book->value][1]);
@@ -57,14 +71,20 @@ final class NextCheckTest extends TestCase
     {
         $check = NextCheck::after(self::look([Part::Cable]), MeterUnit::Kilometres, null, null, null);
 
-        self::assertSame([CheckReason::NewPart, 6400.0, '2026-02-15'], [$check->decides->why, $check->decides->usage, $check->decides->day]);
+        self::assertSame(
+            [CheckReason::NewPart, 6400.0, '2026-02-15'],
+            [$check->decides->why, $check->decides->usage, $check->decides->day],
+        );
     }
 
     public function test_a_day_that_was_named_stands_alone(): void
     {
         $check = NextCheck::after(self::look(), MeterUnit::Hours, null, 3.0, null, '2027-04-01');
 
-        self::assertSame([CheckReason::Named, '2027-04-01', 1], [$check->decides->why, $check->decides->day, count($check->all)]);
+        self::assertSame(
+            [CheckReason::Named, '2027-04-01', 1],
+            [$check->decides->why, $check->decides->day, count($check->all)],
+        );
     }
 
     public function test_a_book_that_counts_hours_says_nothing_of_kilometres(): void
@@ -75,8 +95,14 @@ final class NextCheckTest extends TestCase
 
     public function test_no_pace_from_a_few_days_or_a_machine_that_stood(): void
     {
-        self::assertNull(UsageRate::of([['day' => '2026-01-01', 'usage' => 1.0], ['day' => '2026-01-10', 'usage' => 9.0]]));
-        self::assertNull(UsageRate::of([['day' => '2026-01-01', 'usage' => 5.0], ['day' => '2026-03-10', 'usage' => 5.0]]));
+        self::assertNull(UsageRate::of([
+            ['day' => '2026-01-01', 'usage' => 1.0],
+            ['day' => '2026-01-10', 'usage' => 9.0],
+        ]));
+        self::assertNull(UsageRate::of([
+            ['day' => '2026-01-01', 'usage' => 5.0],
+            ['day' => '2026-03-10', 'usage' => 5.0],
+        ]));
     }
 
     public function test_a_meter_that_goes_backward_is_questioned(): void

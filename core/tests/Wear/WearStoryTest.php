@@ -43,7 +43,10 @@ final class WearStoryTest extends TestCase
         $story = self::story(self::STEADY);
 
         self::assertSame('Plates are wearing', WearWords::heading($story));
-        self::assertStringStartsWith('play shrinks 3.6 mm per 1 000 km, steadily over three intervals.', WearWords::say($story, MeterUnit::Kilometres));
+        self::assertStringStartsWith(
+            'play shrinks 3.6 mm per 1 000 km, steadily over three intervals.',
+            WearWords::say($story, MeterUnit::Kilometres),
+        );
     }
 
     public function test_a_rate_within_two_standard_errors_of_none_has_no_cause(): void
@@ -58,9 +61,20 @@ final class WearStoryTest extends TestCase
     {
         $story = self::story([...self::STEADY, [6400, 25.3, 15.4]]);
 
-        self::assertSame([IntervalKind::Wear, IntervalKind::Wear, IntervalKind::Wear, IntervalKind::Jump], self::kinds($story));
-        self::assertEqualsWithDelta(self::story(self::STEADY)->slope ?? 0.0, $story->slope ?? 1.0, 1e-12, 'it does not move the rate');
-        self::assertStringContainsString('The last interval does not fit: play grew by 10.0 mm.', WearWords::say($story, MeterUnit::Kilometres));
+        self::assertSame(
+            [IntervalKind::Wear, IntervalKind::Wear, IntervalKind::Wear, IntervalKind::Jump],
+            self::kinds($story),
+        );
+        self::assertEqualsWithDelta(
+            self::story(self::STEADY)->slope ?? 0.0,
+            $story->slope ?? 1.0,
+            1e-12,
+            'it does not move the rate',
+        );
+        self::assertStringContainsString(
+            'The last interval does not fit: play grew by 10.0 mm.',
+            WearWords::say($story, MeterUnit::Kilometres),
+        );
     }
 
     public function test_two_intervals_that_disagree_accuse_neither(): void
@@ -70,19 +84,41 @@ final class WearStoryTest extends TestCase
 
     public function test_the_first_interval_after_a_new_part_is_kept_apart_and_what_wore_before_is_gone(): void
     {
-        $looks = [self::look(2000, null, 15.0), self::look(3000, 11.0, 15.0), self::look(4000, 11.0, 15.0, parts: [Part::Plates]),
-            self::look(4300, 12.0, 15.0), self::look(5300, 14.0, 15.0), self::look(6300, 14.1, 15.0)];
+        $looks = [
+            self::look(2000, null, 15.0),
+            self::look(3000, 11.0, 15.0),
+            self::look(4000, 11.0, 15.0, parts: [Part::Plates]),
+            self::look(4300, 12.0, 15.0),
+            self::look(5300, 14.0, 15.0),
+            self::look(6300, 14.1, 15.0),
+        ];
         $story = WearStory::of($looks, SpecBand::between(10, 20), new ClutchLever, 3.5);
 
-        self::assertSame([IntervalKind::Before, IntervalKind::Before, IntervalKind::BeddingIn, IntervalKind::Wear, IntervalKind::Wear], self::kinds($story));
+        self::assertSame(
+            [
+                IntervalKind::Before,
+                IntervalKind::Before,
+                IntervalKind::BeddingIn,
+                IntervalKind::Wear,
+                IntervalKind::Wear,
+            ],
+            self::kinds($story),
+        );
         self::assertEqualsWithDelta(-0.00095, $story->slope ?? 0.0, 1e-12);
     }
 
     public function test_a_spring_starts_nothing_over(): void
     {
-        $looks = [self::look(2000, null, 15.0), self::look(3000, 11.0, 15.0, parts: [Part::Spring]), self::look(4000, 11.0, 15.0)];
+        $looks = [
+            self::look(2000, null, 15.0),
+            self::look(3000, 11.0, 15.0, parts: [Part::Spring]),
+            self::look(4000, 11.0, 15.0),
+        ];
 
-        self::assertSame([IntervalKind::Wear, IntervalKind::Wear], self::kinds(WearStory::of($looks, SpecBand::between(10, 20), new ClutchLever, 3.5)));
+        self::assertSame(
+            [IntervalKind::Wear, IntervalKind::Wear],
+            self::kinds(WearStory::of($looks, SpecBand::between(10, 20), new ClutchLever, 3.5)),
+        );
     }
 
     public function test_what_a_hand_turned_between_is_no_wear(): void
@@ -95,16 +131,47 @@ final class WearStoryTest extends TestCase
     /** @return iterable<string, array{JobRecord}> */
     public static function incomparable(): iterable
     {
-        yield 'read at another point' => [new JobRecord(3000, '2026-01-01', ReadingPoint::PerchGap, EngineHeat::Cold, new Play(2, 0.1), null)];
-        yield 'read hot after cold' => [new JobRecord(3000, '2026-01-01', ReadingPoint::LeverTip, EngineHeat::Hot, new Play(11, 0.1), null)];
-        yield 'nothing was read' => [new JobRecord(3000, '2026-01-01', ReadingPoint::LeverTip, EngineHeat::Cold, null, null)];
-        yield 'it was not used between' => [new JobRecord(2000, '2026-01-01', ReadingPoint::LeverTip, EngineHeat::Cold, new Play(11, 0.1), null)];
+        yield 'read at another point' => [new JobRecord(
+            3000,
+            '2026-01-01',
+            ReadingPoint::PerchGap,
+            EngineHeat::Cold,
+            new Play(2, 0.1),
+            null,
+        )];
+        yield 'read hot after cold' => [new JobRecord(
+            3000,
+            '2026-01-01',
+            ReadingPoint::LeverTip,
+            EngineHeat::Hot,
+            new Play(11, 0.1),
+            null,
+        )];
+        yield 'nothing was read' => [new JobRecord(
+            3000,
+            '2026-01-01',
+            ReadingPoint::LeverTip,
+            EngineHeat::Cold,
+            null,
+            null,
+        )];
+        yield 'it was not used between' => [new JobRecord(
+            2000,
+            '2026-01-01',
+            ReadingPoint::LeverTip,
+            EngineHeat::Cold,
+            new Play(11, 0.1),
+            null,
+        )];
     }
 
     #[DataProvider('incomparable')]
     public function test_what_does_not_compare_teaches_nothing(JobRecord $look): void
     {
-        self::assertSame(IntervalKind::NotComparable, WearInterval::between(self::look(2000, null, 15.0), $look, 3.5)->kind);
+        self::assertSame(
+            IntervalKind::NotComparable,
+            WearInterval::between(self::look(2000, null, 15.0), $look, 3.5)->kind,
+        );
     }
 
     public function test_the_edge_it_goes_to_is_expected_and_bounded_and_the_bound_comes_first(): void
@@ -117,21 +184,31 @@ final class WearStoryTest extends TestCase
 
     public function test_found_outside_on_one_side_three_times_speaks_of_replacing(): void
     {
-        $looks = array_map(static fn (array $row): JobRecord => self::look($row[0], $row[1], $row[2], side: FoundSide::Tight), self::STEADY);
+        $looks = array_map(
+            static fn (array $row): JobRecord => self::look($row[0], $row[1], $row[2], side: FoundSide::Tight),
+            self::STEADY,
+        );
         $story = WearStory::of($looks, SpecBand::between(12, 20), new ClutchLever, 3.5);
 
         self::assertTrue($story->again);
         self::assertStringContainsString('Measure the pack', WearWords::say($story, MeterUnit::Kilometres));
         self::assertNull(self::story(self::STEADY)->replace(), 'found inside, nothing is to be replaced');
         $looks[3] = self::look(5250, 11.4, 15.3, side: FoundSide::Loose);
-        self::assertFalse(WearStory::of($looks, SpecBand::between(12, 20), new ClutchLever, 3.5)->again, 'once on the other side is not again and again');
+        self::assertFalse(
+            WearStory::of($looks, SpecBand::between(12, 20), new ClutchLever, 3.5)->again,
+            'once on the other side is not again and again',
+        );
     }
 
     /** @return iterable<string, array{FamilyKey, float, WearCause}> */
     public static function causes(): iterable
     {
         yield 'plates shrink a clutch\'s play' => [FamilyKey::ClutchLever, -0.004, WearCause::Plates];
-        yield 'a drive clamped by its pull grows looser, by lining and stretch alike' => [FamilyKey::EngageByPull, 0.004, WearCause::LiningAndStretch];
+        yield 'a drive clamped by its pull grows looser, by lining and stretch alike' => [
+            FamilyKey::EngageByPull,
+            0.004,
+            WearCause::LiningAndStretch,
+        ];
         yield 'one released by its pull grows tighter' => [FamilyKey::ReleaseByPull, -0.004, WearCause::Lining];
         yield 'a throttle cable stretches' => [FamilyKey::TwistGrip, 0.004, WearCause::Stretch];
         yield 'a throttle that tightens does not wear' => [FamilyKey::TwistGrip, -0.004, WearCause::Tightening];
@@ -141,12 +218,18 @@ final class WearStoryTest extends TestCase
     #[DataProvider('causes')]
     public function test_the_family_and_the_sign_name_the_cause(FamilyKey $key, float $perUse, WearCause $cause): void
     {
-        self::assertSame($cause, self::story([[0, null, 15.0], [1000, 15 + 1000 * $perUse, 15.0], [2100, 15 + 1100 * $perUse, 15.0]], Families::of($key))->cause);
+        self::assertSame(
+            $cause,
+            self::story(
+                [[0, null, 15.0], [1000, 15 + 1000 * $perUse, 15.0], [2100, 15 + 1100 * $perUse, 15.0]],
+                Families::of($key),
+            )->cause,
+        );
     }
 
     /**
-     * Machines whose true rate is known: the bound is passed before its use is over in at most about one of twenty. The scatter of true
-     * wear is that of the readings, so the t bound is exact but for the last reading's own part.
+     * Machines whose true rate is known: the bound is passed before its use is over in at most about one of twenty. The
+     * scatter of true wear is that of the readings, so the t bound is exact but for the last reading's own part.
      */
     public function test_the_bound_is_reached_early_in_at_most_one_of_twenty(): void
     {
@@ -158,16 +241,28 @@ final class WearStoryTest extends TestCase
             $looks = [];
             foreach ([0, 1000, 2000, 3100, 4000] as $i => $usage) {
                 $use = $i === 0 ? 0 : $usage - [0, 1000, 2000, 3100, 4000][$i - 1];
-                $looks[] = self::look($usage, $i === 0 ? null : 16 + $rate * $use + 0.2 * $chance->normal(), 16 + 0.2 * $chance->normal(), standard: 0.2);
+                $looks[] = self::look(
+                    $usage,
+                    $i === 0 ? null : 16 + $rate * $use + 0.2 * $chance->normal(),
+                    16 + 0.2 * $chance->normal(),
+                    standard: 0.2,
+                );
             }
             $bound = WearStory::of($looks, SpecBand::between(10, null), new ClutchLever, 3.5)->low->bound ?? null;
             $early += (int) ($bound !== null && 16 + $rate * $bound < 10.0);
         }
 
-        self::assertLessThan(0.06 * $machines, $early, "seed 5: {$early} of {$machines} reached the edge before their bound");
+        self::assertLessThan(
+            0.06 * $machines,
+            $early,
+            "seed 5: {$early} of {$machines} reached the edge before their bound",
+        );
     }
 
-    /** Readings with their own uncertainty and nothing else: how often an interval is called a jump that is none, and five of it are missed. */
+    /**
+     * Readings with their own uncertainty and nothing else: how often an interval is called a jump that is none, and
+     * five of it are missed.
+     */
     public function test_jumps_are_rarely_false_and_seldom_missed(): void
     {
         $chance = new SeededChance(7);
@@ -180,7 +275,12 @@ final class WearStoryTest extends TestCase
                 for ($i = 1; $i <= $intervals; $i++) {
                     $use = 700 + $chance->between(0.0, 600.0);
                     $usage += $use;
-                    $looks[] = self::look($usage, 15 + $rate * $use + ($i === $jump ? 5 * hypot(0.2, 0.2) : 0.0) + 0.2 * $chance->normal(), 15 + 0.2 * $chance->normal(), standard: 0.2);
+                    $looks[] = self::look(
+                        $usage,
+                        15 + $rate * $use + ($i === $jump ? 5 * hypot(0.2, 0.2) : 0.0) + 0.2 * $chance->normal(),
+                        15 + 0.2 * $chance->normal(),
+                        standard: 0.2,
+                    );
                 }
                 $found = WearStory::of($looks, SpecBand::between(5, null), new ClutchLever, 3.5)->jump();
                 $false += (int) ($jump === 0 && $found !== null);
@@ -202,7 +302,8 @@ final class WearStoryTest extends TestCase
 
     public function test_what_was_signed_in_the_middle_is_not_due_the_same_day(): void
     {
-        // Two intervals, so t of the slope is 6.3: times the reading's own u that would be all of a narrow band at once.
+        // Two intervals, so t of the slope is 6.3: times the reading's own u that would be all of a narrow band at
+        // once.
         $looks = [self::look(0, null, 4.0), self::look(1000, 3.9, 4.0), self::look(2000, 3.9, 4.0)];
         $story = WearStory::of($looks, SpecBand::between(3, 5), new ClutchLever, 3.5);
         self::assertGreaterThan(0.0, $story->bound());
@@ -213,13 +314,35 @@ final class WearStoryTest extends TestCase
     /** @param  list<array{int, float|null, float}>  $rows  usage, found, left */
     private static function story(array $rows, Family $family = new ClutchLever): WearStory
     {
-        return WearStory::of(array_map(static fn (array $row): JobRecord => self::look($row[0], $row[1], $row[2]), $rows), SpecBand::between(10, 20), $family, 3.5);
+        return WearStory::of(
+            array_map(static fn (array $row): JobRecord => self::look($row[0], $row[1], $row[2]), $rows),
+            SpecBand::between(10, 20),
+            $family,
+            3.5,
+        );
     }
 
     /** @param  list<Part>  $parts */
-    private static function look(float $usage, ?float $found, float $left, float $given = 0.0, array $parts = [], FoundSide $side = FoundSide::Inside, float $standard = 0.25): JobRecord
-    {
-        return new JobRecord($usage, '2026-01-01', ReadingPoint::LeverTip, EngineHeat::Cold, $found === null ? null : new Play($found, $standard), new Play($left, $standard), $given, $parts, $side);
+    private static function look(
+        float $usage,
+        ?float $found,
+        float $left,
+        float $given = 0.0,
+        array $parts = [],
+        FoundSide $side = FoundSide::Inside,
+        float $standard = 0.25,
+    ): JobRecord {
+        return new JobRecord(
+            $usage,
+            '2026-01-01',
+            ReadingPoint::LeverTip,
+            EngineHeat::Cold,
+            $found === null ? null : new Play($found, $standard),
+            new Play($left, $standard),
+            $given,
+            $parts,
+            $side,
+        );
     }
 
     /** @return list<IntervalKind> */

@@ -36,8 +36,15 @@ final class CodecsTest extends TestCase
 
     public function test_a_spec_that_says_nothing_else_is_cold_straight_and_guarded(): void
     {
-        $spec = SpecCodec::decode(Node::of(['family' => 'clutch_lever', 'aim' => ['kind' => 'free_play_band', 'point' => 'lever_tip', 'low_mm' => 3], 'source' => ['document' => 'd']]));
-        self::assertSame([EngineHeat::Cold, DecisionRule::Guarded, 'loose'], [$spec->conditions->engine, $spec->rule, $spec->policy->value]);
+        $spec = SpecCodec::decode(Node::of([
+            'family' => 'clutch_lever',
+            'aim' => ['kind' => 'free_play_band', 'point' => 'lever_tip', 'low_mm' => 3],
+            'source' => ['document' => 'd'],
+        ]));
+        self::assertSame(
+            [EngineHeat::Cold, DecisionRule::Guarded, 'loose'],
+            [$spec->conditions->engine, $spec->rule, $spec->policy->value],
+        );
         self::assertNull($spec->play()->band->high);
     }
 
@@ -52,9 +59,26 @@ final class CodecsTest extends TestCase
         self::assertEquals($standing, $again);
         self::assertSame(Steps::exactly(2.5)->count, $again->positions['perch']?->count);
         self::assertNull($again->positions['bracket']);
-        $studied = Node::of(['id' => 'c', 'name' => 'Caliper', 'kind' => 'caliper', 'resolution_mm' => 0.05, 'hands' => ['deviation_mm' => 0.2, 'freedom' => 3]]);
-        self::assertEquals([0.2, 3.0], [StandingCodec::instrument($studied)->hands?->deviation, StandingCodec::instrument($studied)->hands?->freedom]);
-        self::assertEquals(StandingCodec::instrument($studied), StandingCodec::instrument(Node::fromJson((string) json_encode(StandingCodec::encodeInstrument(StandingCodec::instrument($studied))))));
+        $studied = Node::of([
+            'id' => 'c',
+            'name' => 'Caliper',
+            'kind' => 'caliper',
+            'resolution_mm' => 0.05,
+            'hands' => ['deviation_mm' => 0.2, 'freedom' => 3],
+        ]);
+        self::assertEquals(
+            [0.2, 3.0],
+            [
+                StandingCodec::instrument($studied)->hands?->deviation,
+                StandingCodec::instrument($studied)->hands?->freedom,
+            ],
+        );
+        self::assertEquals(
+            StandingCodec::instrument($studied),
+            StandingCodec::instrument(Node::fromJson((string) json_encode(StandingCodec::encodeInstrument(
+                StandingCodec::instrument($studied),
+            )))),
+        );
     }
 
     public function test_geometry_says_how_well_it_is_known(): void
@@ -69,15 +93,35 @@ final class CodecsTest extends TestCase
     public static function badRuns(): iterable
     {
         $adjuster = ['id' => 'a', 'name' => 'a', 'kind' => 'barrel', 'travel_mm' => 10];
-        $run = static fn (array $one): array => ['cables' => [['id' => 'c', 'name' => 'c', 'adjusters' => [$one]]]] + TestJob::clutchRun();
+        $run = static fn (array $one): array => ['cables' => [['id' => 'c', 'name' => 'c', 'adjusters' => [$one]]]]
+            + TestJob::clutchRun();
         yield 'no thread and no pitch' => [$run($adjuster), 'name either the “thread” or its “pitch_mm”'];
-        yield 'a thread and a pitch' => [$run($adjuster + ['thread' => 'M8', 'pitch_mm' => 1.25]), 'name either the “thread” or its “pitch_mm”'];
-        yield 'no travel' => [$run(['travel_mm' => 0, 'thread' => 'M8'] + $adjuster), '$.cables[0].adjusters[0].travel_mm'];
-        yield 'a healthy zone upside down' => [$run($adjuster + ['thread' => 'M8', 'healthy_mm' => ['from' => 6, 'to' => 2]]), '$.cables[0].adjusters[0]'];
-        yield 'a step that cannot be counted' => [$run($adjuster + ['thread' => 'M8', 'smallest_step_turns' => 0.1234]), '0.1234'];
-        yield 'a sense that is none' => [$run($adjuster + ['thread' => 'M8', 'sense' => 'sideways']), '$.cables[0].adjusters[0].sense'];
+        yield 'a thread and a pitch' => [
+            $run($adjuster + ['thread' => 'M8', 'pitch_mm' => 1.25]),
+            'name either the “thread” or its “pitch_mm”',
+        ];
+        yield 'no travel' => [
+            $run(['travel_mm' => 0, 'thread' => 'M8'] + $adjuster),
+            '$.cables[0].adjusters[0].travel_mm',
+        ];
+        yield 'a healthy zone upside down' => [
+            $run($adjuster + ['thread' => 'M8', 'healthy_mm' => ['from' => 6, 'to' => 2]]),
+            '$.cables[0].adjusters[0]',
+        ];
+        yield 'a step that cannot be counted' => [
+            $run($adjuster + ['thread' => 'M8', 'smallest_step_turns' => 0.1234]),
+            '0.1234',
+        ];
+        yield 'a sense that is none' => [
+            $run($adjuster + ['thread' => 'M8', 'sense' => 'sideways']),
+            '$.cables[0].adjusters[0].sense',
+        ];
         yield 'no cable' => [['cables' => []] + TestJob::clutchRun(), '$.cables: a run has at least one cable.'];
-        yield 'points without the wire beside them' => [['hand' => ['kind' => 'lever', 'name' => 'l', 'pivot_to_point_mm' => ['lever_tip' => 132]]] + TestJob::clutchRun(), 'need “pivot_to_wire_mm” beside them'];
+        yield 'points without the wire beside them' => [
+            ['hand' => ['kind' => 'lever', 'name' => 'l', 'pivot_to_point_mm' => ['lever_tip' => 132]]]
+            + TestJob::clutchRun(),
+            'need “pivot_to_wire_mm” beside them',
+        ];
     }
 
     /** @param  array<string, mixed>  $run */
@@ -119,17 +163,37 @@ final class CodecsTest extends TestCase
     public static function badBodies(): iterable
     {
         yield 'a move of nothing' => ['move', ['adjuster' => 'perch', 'turns' => 0], 'a move of nothing is no move.'];
-        yield 'a move that does not say how far' => ['move', ['adjuster' => 'perch'], 'say how far, in “turns”, “flats” or both.'];
-        yield 'a move counted and not' => ['move', ['adjuster' => 'perch', 'turns' => 1, 'uncounted' => true], 'a move is either counted or “uncounted”, not both.'];
+        yield 'a move that does not say how far' => [
+            'move',
+            ['adjuster' => 'perch'],
+            'say how far, in “turns”, “flats” or both.',
+        ];
+        yield 'a move counted and not' => [
+            'move',
+            ['adjuster' => 'perch', 'turns' => 1, 'uncounted' => true],
+            'a move is either counted or “uncounted”, not both.',
+        ];
         yield 'a thread below the seat' => ['thread', ['adjuster' => 'perch', 'turns' => -1], '$.turns'];
-        yield 'a thread of an adjuster that is not there' => ['thread', ['adjuster' => 'cam', 'turns' => 1], '“cam” is not an adjuster of this control.'];
+        yield 'a thread of an adjuster that is not there' => [
+            'thread',
+            ['adjuster' => 'cam', 'turns' => 1],
+            '“cam” is not an adjuster of this control.',
+        ];
         yield 'a note of nothing' => ['note', ['text' => ' '], '$.text: this is empty'];
         yield 'joining with something in hand' => ['joined', ['as' => 'lead'], 'the key “as” is not known here'];
         yield 'a finding that is none' => ['inspected', ['key' => 'wire', 'finding' => 'odd'], '$.finding'];
         yield 'an end that is none' => ['closed', ['outcome' => 'perhaps'], '$.outcome'];
-        yield 'an amendment of an amendment' => ['amend', ['entry' => 'e1', 'kind' => 'amend', 'body' => [], 'reason' => 'x'], 'an amendment cannot become an amendment.'];
+        yield 'an amendment of an amendment' => [
+            'amend',
+            ['entry' => 'e1', 'kind' => 'amend', 'body' => [], 'reason' => 'x'],
+            'an amendment cannot become an amendment.',
+        ];
         yield 'taken back without a reason' => ['void', ['entry' => 'e1'], 'the key “reason” is missing.'];
-        yield 'a reading with no instrument' => ['reading', ['mm' => 1, 'entered' => '1', 'point' => 'lever_tip', 'engine' => 'cold', 'wheels' => 'on_ground'], 'the key “instrument” is missing.'];
+        yield 'a reading with no instrument' => [
+            'reading',
+            ['mm' => 1, 'entered' => '1', 'point' => 'lever_tip', 'engine' => 'cold', 'wheels' => 'on_ground'],
+            'the key “instrument” is missing.',
+        ];
     }
 
     /** @param  array<string, mixed>  $body */

@@ -43,18 +43,42 @@ final class DiagnosisCodecTest extends TestCase
     public static function wrong(): iterable
     {
         yield 'no JSON' => ['slips', '$: this is not JSON'];
-        yield 'another format' => ['{"format": "x", "family": "bail"}', '$.format: this is not “vivid-pull/diagnosis@1”'];
+        yield 'another format' => [
+            '{"format": "x", "family": "bail"}',
+            '$.format: this is not “vivid-pull/diagnosis@1”',
+        ];
         yield 'no family' => ['{"format": "vivid-pull/diagnosis@1", "family": "rudder"}', '$.family'];
         yield 'nothing known' => [self::file(), '$: say what is wrong: a symptom, or something that was looked at.'];
-        yield 'a symptom of another family' => [self::file('"symptoms": {"rope_hard": "yes"}'), '$.symptoms.rope_hard: “rope_hard” is no symptom of this family.'];
-        yield 'an answer nobody knows' => [self::file('"symptoms": {"slips": "perhaps"}'), '$.symptoms.slips: “perhaps” is no answer to it. Known are: yes, no, not_tried.'];
+        yield 'a symptom of another family' => [
+            self::file('"symptoms": {"rope_hard": "yes"}'),
+            '$.symptoms.rope_hard: “rope_hard” is no symptom of this family.',
+        ];
+        yield 'an answer nobody knows' => [
+            self::file('"symptoms": {"slips": "perhaps"}'),
+            '$.symptoms.slips: “perhaps” is no answer to it. Known are: yes, no, not_tried.',
+        ];
         yield 'only what was not tried' => [self::file('"symptoms": {"slips": "not_tried"}'), 'say what is wrong'];
-        yield 'a check nobody makes' => [self::file('"evidence": {"smell": "bad"}'), '$.evidence.smell: “smell” is no check of this family.'];
-        yield 'an answer the check has not' => [self::file('"evidence": {"play": "odd"}'), '$.evidence.play: “odd” is no answer to it. Known are: right, tight, loose.'];
-        yield 'nothing possible' => [self::file('"evidence": {"play": {"tight": 0}}'), '$.evidence.play: one of its answers must be possible.'];
+        yield 'a check nobody makes' => [
+            self::file('"evidence": {"smell": "bad"}'),
+            '$.evidence.smell: “smell” is no check of this family.',
+        ];
+        yield 'an answer the check has not' => [
+            self::file('"evidence": {"play": "odd"}'),
+            '$.evidence.play: “odd” is no answer to it. Known are: right, tight, loose.',
+        ];
+        yield 'nothing possible' => [
+            self::file('"evidence": {"play": {"tight": 0}}'),
+            '$.evidence.play: one of its answers must be possible.',
+        ];
         yield 'more than certain' => [self::file('"evidence": {"play": {"tight": 1.5}}'), '$.evidence.play.tight'];
-        yield 'a cause nobody lists' => [self::file('"symptoms": {"slips": "yes"}, "tried": ["gremlins"]'), '$.tried[0]: “gremlins” is no cause of this family.'];
-        yield 'a count below nothing' => [self::file('"symptoms": {"slips": "yes"}, "counted": {"too_tight": -1}'), '$.counted.too_tight'];
+        yield 'a cause nobody lists' => [
+            self::file('"symptoms": {"slips": "yes"}, "tried": ["gremlins"]'),
+            '$.tried[0]: “gremlins” is no cause of this family.',
+        ];
+        yield 'a count below nothing' => [
+            self::file('"symptoms": {"slips": "yes"}, "counted": {"too_tight": -1}'),
+            '$.counted.too_tight',
+        ];
         yield 'a key nobody knows' => [self::file('"mood": "bad"'), 'the key “mood” is not known here.'];
     }
 
@@ -69,11 +93,19 @@ final class DiagnosisCodecTest extends TestCase
 
     public function test_what_a_reading_makes_likely_counts_for_its_share(): void
     {
-        $tight = static fn (string $evidence): float => self::chance(self::file("\"symptoms\": {\"slips\": \"yes\"}, \"evidence\": {\"play\": {$evidence}}"), 'too_tight');
+        $tight = static fn (string $evidence): float => self::chance(
+            self::file("\"symptoms\": {\"slips\": \"yes\"}, \"evidence\": {\"play\": {$evidence}}"),
+            'too_tight',
+        );
 
         self::assertGreaterThan($tight('{"tight": 0.5, "right": 0.5}'), $tight('"tight"'));
         self::assertGreaterThan($tight('"right"'), $tight('{"tight": 0.5, "right": 0.5}'));
-        self::assertEqualsWithDelta($tight('{"tight": 0.2, "right": 0.2, "loose": 0.2}'), self::chance(self::file('"symptoms": {"slips": "yes"}'), 'too_tight'), 1e-6, 'what is equally likely under all says nothing');
+        self::assertEqualsWithDelta(
+            $tight('{"tight": 0.2, "right": 0.2, "loose": 0.2}'),
+            self::chance(self::file('"symptoms": {"slips": "yes"}'), 'too_tight'),
+            1e-6,
+            'what is equally likely under all says nothing',
+        );
     }
 
     private static function chance(string $json, string $cause): float
@@ -91,6 +123,11 @@ final class DiagnosisCodecTest extends TestCase
 
     private static function keepsToSchema(string $json): bool
     {
-        return (new Validator)->validate(json_decode($json), json_decode((string) file_get_contents(self::FORMATS.'/diagnosis.schema.json')))->isValid();
+        return (new Validator)
+            ->validate(
+                json_decode($json),
+                json_decode((string) file_get_contents(self::FORMATS.'/diagnosis.schema.json')),
+            )
+            ->isValid();
     }
 }

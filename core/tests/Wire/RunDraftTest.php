@@ -13,14 +13,24 @@ final class RunDraftTest extends TestCase
 {
     public function test_what_nobody_measured_is_named_with_its_adjuster(): void
     {
-        $draft = RunDraft::of(self::written(['kind' => 'barrel', 'thread' => 'M8 x 1.25'], ['kind' => 'hook_holes', 'mm_per_step' => 8], ['kind' => 'self_adjuster']));
+        $draft = RunDraft::of(self::written(
+            ['kind' => 'barrel', 'thread' => 'M8 x 1.25'],
+            ['kind' => 'hook_holes', 'mm_per_step' => 8],
+            ['kind' => 'self_adjuster'],
+        ));
 
-        self::assertSame(['adjuster 0: how far its thread goes, its travel', 'adjuster 1: its first and last step'], $draft->missing);
+        self::assertSame(
+            ['adjuster 0: how far its thread goes, its travel', 'adjuster 1: its first and last step'],
+            $draft->missing,
+        );
     }
 
     public function test_a_pitch_serves_as_well_as_a_thread(): void
     {
-        self::assertSame([], RunDraft::of(self::written(['kind' => 'barrel', 'pitch_mm' => 1.25, 'travel_mm' => 11]))->missing);
+        self::assertSame(
+            [],
+            RunDraft::of(self::written(['kind' => 'barrel', 'pitch_mm' => 1.25, 'travel_mm' => 11]))->missing,
+        );
     }
 
     public function test_what_is_there_must_be_right(): void
@@ -35,13 +45,29 @@ final class RunDraftTest extends TestCase
     {
         $this->expectException(BadFile::class);
 
-        RunDraft::of(Node::of(['hand' => ['kind' => 'lever', 'name' => 'Lever'], 'cables' => ['none', ['adjusters' => 3]], 'working_end' => 'arm']));
+        RunDraft::of(Node::of([
+            'hand' => ['kind' => 'lever', 'name' => 'Lever'],
+            'cables' => ['none', ['adjusters' => 3]],
+            'working_end' => 'arm',
+        ]));
     }
 
     /** @param  array<string, mixed>  ...$adjusters */
     private static function written(array ...$adjusters): Node
     {
-        return Node::of(['hand' => ['kind' => 'lever', 'name' => 'Lever'], 'working_end' => 'arm', 'cables' => [['id' => 'cable', 'name' => 'Cable',
-            'adjusters' => array_map(static fn (array $one, int $n): array => $one + ['id' => "adjuster_{$n}", 'name' => "adjuster {$n}"], array_values($adjusters), array_keys(array_values($adjusters)))]]]);
+        return Node::of([
+            'hand' => ['kind' => 'lever', 'name' => 'Lever'],
+            'working_end' => 'arm',
+            'cables' => [[
+                'id' => 'cable',
+                'name' => 'Cable',
+                'adjusters' => array_map(
+                    static fn (array $one, int $n): array => $one
+                        + ['id' => "adjuster_{$n}", 'name' => "adjuster {$n}"],
+                    array_values($adjusters),
+                    array_keys(array_values($adjusters)),
+                ),
+            ]],
+        ]);
     }
 }

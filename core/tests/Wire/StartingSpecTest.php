@@ -34,24 +34,40 @@ final class StartingSpecTest extends TestCase
         $starting = StartingSpec::of($key);
         $draft = RunDraft::of(Node::of($starting['run']));
         self::assertSame(Families::of($key)->starting()->workingEnd, $draft->run->workingEnd);
-        $measured = array_filter($draft->run->adjusters(), static fn (Adjuster $one): bool => $one->kind()->measuredBy() !== 'nothing');
+        $measured = array_filter(
+            $draft->run->adjusters(),
+            static fn (Adjuster $one): bool => $one->kind()->measuredBy() !== 'nothing',
+        );
         self::assertCount(2 * count($measured), $draft->missing, 'a thread and its travel, or a step and how many');
         $spec = SpecCodec::draft(Node::of($starting['spec']));
         self::assertSame(SourceKind::CommonPractice, $spec->source->kind);
         self::assertStringStartsWith("Common practice, no maker's figure: ", $spec->source->say());
     }
 
-    /** A figure without a source is an empty field: what the trade has no figure for is nowhere filled in as if it had one. */
+    /**
+     * A figure without a source is an empty field: what the trade has no figure for is nowhere filled in as if it had
+     * one.
+     */
     #[DataProvider('families')]
     public function test_nothing_of_a_machine_is_made_up(FamilyKey $key): void
     {
         $starting = StartingSpec::of($key);
-        $invented = ['thread', 'pitch_mm', 'travel_mm', 'healthy_mm', 'mm_per_step', 'travel_steps', 'access', 'pivot_to_wire_mm', 'pivot_to_point_mm', 'drum_radius_mm', 'flange_radius_mm', 'stroke_mm', 'arc_mm', 'at_most_kmh', 'tyre_mm', 'full_by_mm', 'pull_n'];
-        array_walk_recursive($starting, static fn (mixed $value, int|string $name) => self::assertNotContains($name, $invented));
+        $invented = [
+            'thread', 'pitch_mm', 'travel_mm', 'healthy_mm', 'mm_per_step', 'travel_steps', 'access',
+            'pivot_to_wire_mm', 'pivot_to_point_mm', 'drum_radius_mm', 'flange_radius_mm', 'stroke_mm', 'arc_mm',
+            'at_most_kmh', 'tyre_mm', 'full_by_mm', 'pull_n',
+        ];
+        array_walk_recursive(
+            $starting,
+            static fn (mixed $value, int|string $name) => self::assertNotContains($name, $invented),
+        );
         $table = SpecCodec::draft(Node::of($starting['spec']))->other(OutcomeTable::class);
         foreach ($key === FamilyKey::SpeedSelector ? [] : $table->settings ?? [] as $setting) {
             foreach ($setting->sees as $word) {
-                self::assertTrue($word->provesNothing || $word->stands !== null, "{$setting->label}: {$word->label} has figures that no book gives");
+                self::assertTrue(
+                    $word->provesNothing || $word->stands !== null,
+                    "{$setting->label}: {$word->label} has figures that no book gives",
+                );
             }
         }
     }
@@ -59,9 +75,27 @@ final class StartingSpecTest extends TestCase
     public function test_the_figures_of_the_trade(): void
     {
         // Common practice, no source.
-        $said = array_map(static fn (FamilyKey $key): ?string => Families::of($key)->starting()->practice?->say(), [FamilyKey::ClutchLever, FamilyKey::TwistGrip, FamilyKey::TriggerThrottle, FamilyKey::EngageByPull, FamilyKey::BrakePull]);
+        $said = array_map(
+            static fn (FamilyKey $key): ?string => Families::of($key)->starting()->practice?->say(),
+            [
+                FamilyKey::ClutchLever,
+                FamilyKey::TwistGrip,
+                FamilyKey::TriggerThrottle,
+                FamilyKey::EngageByPull,
+                FamilyKey::BrakePull,
+            ],
+        );
 
-        self::assertSame(['3 to 5 mm at the lever tip', '2 to 6 mm at the grip flange', 'at most 1.59 mm at the carburettor barrel', 'at most 25.4 mm at the handle', null], $said);
+        self::assertSame(
+            [
+                '3 to 5 mm at the lever tip',
+                '2 to 6 mm at the grip flange',
+                'at most 1.59 mm at the carburettor barrel',
+                'at most 25.4 mm at the handle',
+                null,
+            ],
+            $said,
+        );
     }
 
     public function test_mode_cables_begin_with_bevels_so_that_four_turns_are_four_turns(): void

@@ -15,7 +15,10 @@ final class StateCodecTest extends TestCase
     public function test_every_figure_carries_its_unit_in_its_key(): void
     {
         $adjuster = self::state(TestJob::clutch()->ready())['adjusters'][0];
-        self::assertSame(['M8 × 1.25', 1.25, 11.0, 2.5], [$adjuster['thread'], $adjuster['mm_per_unit'], $adjuster['travel_mm'], $adjuster['at_mm']]);
+        self::assertSame(
+            ['M8 × 1.25', 1.25, 11.0, 2.5],
+            [$adjuster['thread'], $adjuster['mm_per_unit'], $adjuster['travel_mm'], $adjuster['at_mm']],
+        );
         self::assertSame([0.0, 5.5], [$adjuster['healthy_from_mm'], $adjuster['healthy_to_mm']]);
     }
 
@@ -35,7 +38,10 @@ final class StateCodecTest extends TestCase
     public function test_an_answered_item_says_what_who_and_when(): void
     {
         $item = self::state(TestJob::clutch()->line('ok'))['stages'][0]['items'][0];
-        self::assertSame(['engine_off', true, 'Done', 'Ines'], [$item['key'], $item['done'], $item['said'], $item['by']]);
+        self::assertSame(
+            ['engine_off', true, 'Done', 'Ines'],
+            [$item['key'], $item['done'], $item['said'], $item['by']],
+        );
         self::assertSame('2026-03-03T08:00:02+00:00', $item['at']);
         self::assertSame('ok', $item['answers'][0]['word']);
     }
@@ -44,15 +50,24 @@ final class StateCodecTest extends TestCase
     {
         $next = self::state(TestJob::clutch()->ready()->read(25.5, 25, 25.5))['next'];
         $options = array_column($next['options'], null, 'adjuster');
-        self::assertSame(['out', 'anticlockwise', 'seen from the cable'], [$options['perch']['direction'], $options['perch']['rotation'], $options['perch']['seen_from']]);
+        self::assertSame(
+            ['out', 'anticlockwise', 'seen from the cable'],
+            [$options['perch']['direction'], $options['perch']['rotation'], $options['perch']['seen_from']],
+        );
         self::assertSame('clockwise', $options['bracket']['rotation'], 'nuts on a standing thread turn the other way');
         self::assertSame('perch', $next['recommended']);
     }
 
     public function test_what_the_book_tightens_is_told_with_the_figure(): void
     {
-        $job = TestJob::clutch(['book' => ['torques' => [['what' => 'Perch clamp', 'nm' => 6], ['what' => 'Bracket nuts', 'nm' => 8.5]]]]);
-        self::assertEquals([['what' => 'Perch clamp', 'nm' => 6.0], ['what' => 'Bracket nuts', 'nm' => 8.5]], self::state($job)['spec']['torques']);
+        $job = TestJob::clutch(['book' => ['torques' => [
+            ['what' => 'Perch clamp', 'nm' => 6],
+            ['what' => 'Bracket nuts', 'nm' => 8.5],
+        ]]]);
+        self::assertEquals(
+            [['what' => 'Perch clamp', 'nm' => 6.0], ['what' => 'Bracket nuts', 'nm' => 8.5]],
+            self::state($job)['spec']['torques'],
+        );
         self::assertSame([], self::state(TestJob::clutch())['spec']['torques']);
     }
 
@@ -68,10 +83,16 @@ final class StateCodecTest extends TestCase
 
     public function test_what_was_learned_is_told_by_the_turn(): void
     {
-        $learned = self::state(TestJob::clutch()->ready()->read(25.5, 25, 25.5)->line('+1t')->read(21, 21, 20.5))['learned'];
+        $learned = self::state(
+            TestJob::clutch()->ready()->read(25.5, 25, 25.5)->line('+1t')->read(21, 21, 20.5),
+        )['learned'];
         self::assertTrue($learned['taught']);
         self::assertEqualsWithDelta(-1.25 * $learned['ratio'], $learned['per_step'][0]['mm'], 1e-12);
-        self::assertEqualsWithDelta(1.96 * 1.25 * $learned['ratio_deviation'], $learned['per_step'][0]['expanded_mm'], 1e-12);
+        self::assertEqualsWithDelta(
+            1.96 * 1.25 * $learned['ratio_deviation'],
+            $learned['per_step'][0]['expanded_mm'],
+            1e-12,
+        );
     }
 
     public function test_the_way_home_leads_back(): void
@@ -83,19 +104,41 @@ final class StateCodecTest extends TestCase
             array_map(static fn (array $leg): array => [$leg['adjuster'], $leg['say']], self::state($job)['way_home']));
         $job->adjuster = 'perch';
         $job->line('-1t2f', 'in_band');
-        self::assertSame(['bracket'], array_column(self::state($job)['way_home'], 'adjuster'), 'what is home already is not listed');
+        self::assertSame(
+            ['bracket'],
+            array_column(self::state($job)['way_home'], 'adjuster'),
+            'what is home already is not listed',
+        );
     }
 
     public function test_the_log_speaks_the_trades_words(): void
     {
         $job = TestJob::throttle()->ready()->read(4)->readIn(Pose::Left, 3.5);
-        $job->line('nickel', 'in_band')->line('3/32', 'in_band')->line('+2f', 'in_band')->line('n boot torn')->line('aim crisp');
-        $job->entry('move', ['adjuster' => 'grip', 'uncounted' => true])->entry('cover', ['adjuster' => 'grip', 'off' => true]);
+        $job
+            ->line('nickel', 'in_band')
+            ->line('3/32', 'in_band')
+            ->line('+2f', 'in_band')
+            ->line('n boot torn')
+            ->line('aim crisp');
+        $job
+            ->entry('move', ['adjuster' => 'grip', 'uncounted' => true])
+            ->entry('cover', ['adjuster' => 'grip', 'off' => true]);
         $job->entry('check', ['key' => 'snap_shut', 'answer' => 'yes', 'pose' => 'right']);
         $said = array_column(self::state($job)['log'], 'what');
-        foreach (['Job opened', 'Engine off, key out', 'Inner wire: sound', 'Cold, on its wheels', 'Read 4 mm at the grip flange, bars straight', 'Read 3.5 mm at the grip flange, bars full left',
-            'grip adjuster out 2 flats', 'boot torn', 'Aim for the crisp side', 'grip adjuster turned, not counted', 'Boot off',
-            'Opened fully and let go: snaps shut by itself, bars full right: yes'] as $words) {
+        foreach ([
+            'Job opened',
+            'Engine off, key out',
+            'Inner wire: sound',
+            'Cold, on its wheels',
+            'Read 4 mm at the grip flange, bars straight',
+            'Read 3.5 mm at the grip flange, bars full left',
+            'grip adjuster out 2 flats',
+            'boot torn',
+            'Aim for the crisp side',
+            'grip adjuster turned, not counted',
+            'Boot off',
+            'Opened fully and let go: snaps shut by itself, bars full right: yes',
+        ] as $words) {
             self::assertContains($words, $said);
         }
         self::assertStringContainsString('nickel', implode(' ', $said));
@@ -104,25 +147,43 @@ final class StateCodecTest extends TestCase
 
     public function test_a_group_is_told_once_at_its_last_reading(): void
     {
-        $rows = array_values(array_filter(self::state(TestJob::clutch()->ready()->read(25.5, 25, 25.5)->line('+1t')->read(21, 21))['log'], static fn (array $row): bool => $row['kind'] === 'reading'));
+        $rows = array_values(array_filter(
+            self::state(TestJob::clutch()->ready()->read(25.5, 25, 25.5)->line('+1t')->read(21, 21))['log'],
+            static fn (array $row): bool => $row['kind'] === 'reading',
+        ));
         self::assertSame([null, null, 3, null, 2], array_column($rows, 'count'));
         self::assertEqualsWithDelta(21 - 76 / 3, $rows[4]['change_mm'], 1e-9);
-        self::assertSame(['Outside: too loose by 5.3', 'Outside: too loose by 1.0'], [$rows[2]['says'], $rows[4]['says']]);
+        self::assertSame(
+            ['Outside: too loose by 5.3', 'Outside: too loose by 1.0'],
+            [$rows[2]['says'], $rows[4]['says']],
+        );
     }
 
     public function test_a_voided_entry_stays_with_its_reason_and_cannot_be_touched_again(): void
     {
         $job = TestJob::clutch()->ready()->read(52)->line('v misread');
-        $row = array_values(array_filter(self::state($job)['log'], static fn (array $row): bool => $row['kind'] === 'reading'))[0];
+        $row = array_values(array_filter(
+            self::state($job)['log'],
+            static fn (array $row): bool => $row['kind'] === 'reading',
+        ))[0];
         self::assertSame(['misread', false, false], [$row['voided'], $row['can_void'], $row['can_amend']]);
     }
 
     public function test_an_overdue_instrument_is_warned_of(): void
     {
-        $shelf = [['id' => 'caliper', 'name' => 'Caliper', 'kind' => 'caliper', 'resolution_mm' => 0.05, 'calibration' => ['expanded_mm' => 0.04, 'factor' => 2, 'due' => '2026-03-02']]];
+        $shelf = [[
+            'id' => 'caliper',
+            'name' => 'Caliper',
+            'kind' => 'caliper',
+            'resolution_mm' => 0.05,
+            'calibration' => ['expanded_mm' => 0.04, 'factor' => 2, 'due' => '2026-03-02'],
+        ]];
         $job = TestJob::clutch(standing: ['shelf' => $shelf] + TestJob::standing())->ready();
         $job->instrument = 'caliper';
-        self::assertContains('The Caliper was due for calibration on 2026-03-02.', self::state($job->read(15))['warnings']);
+        self::assertContains(
+            'The Caliper was due for calibration on 2026-03-02.',
+            self::state($job->read(15))['warnings'],
+        );
     }
 
     public function test_a_routing_fault_is_told_as_one(): void
@@ -135,10 +196,18 @@ final class StateCodecTest extends TestCase
 
     public function test_what_is_signed_says_found_left_and_against_what(): void
     {
-        $record = ClosingRecord::of(TestJob::clutch()->ready()->read(25.5, 25, 25.5)->line('+2t2f', 'in_band')->read(15, 15, 15.5)->state);
+        $record = ClosingRecord::of(
+            TestJob::clutch()->ready()->read(25.5, 25, 25.5)->line('+2t2f', 'in_band')->read(15, 15, 15.5)->state,
+        );
         self::assertEqualsWithDelta(76 / 3, $record['found']['mm'], 1e-9);
-        self::assertSame(['too_loose', 'inside', 1], [$record['found']['verdict'], $record['left']['verdict'], $record['moves']]);
-        self::assertSame(['10 to 20 mm at the lever tip', 'test book', 'Steel rule'], [$record['spec'], $record['source'], $record['left']['instrument']]);
+        self::assertSame(
+            ['too_loose', 'inside', 1],
+            [$record['found']['verdict'], $record['left']['verdict'], $record['moves']],
+        );
+        self::assertSame(
+            ['10 to 20 mm at the lever tip', 'test book', 'Steel rule'],
+            [$record['spec'], $record['source'], $record['left']['instrument']],
+        );
         self::assertNull(ClosingRecord::of(TestJob::clutch()->state)['found']);
     }
 
@@ -150,11 +219,25 @@ final class StateCodecTest extends TestCase
 
     public function test_whether_an_instrument_can_decide_is_said_of_the_band_that_is_read_for_next(): void
     {
-        $warned = static fn (TestJob $job): array => [$job->state->progress->asks()?->key, array_column(StateCodec::encode($job->state)['shelf'], 'warning', 'id')['rule']];
-        $job = TestJob::throttle(standing: TestJob::standing(['grip' => 0.0, 'carburettor' => 0.2]))->ready()->read(3.6)->readIn(Pose::Left, 0.9, 0.9);
+        $warned = static fn (TestJob $job): array => [
+            $job->state->progress->asks()?->key,
+            array_column(StateCodec::encode($job->state)['shelf'], 'warning', 'id')['rule'],
+        ];
+        $job = TestJob::throttle(standing: TestJob::standing(['grip' => 0.0, 'carburettor' => 0.2]))
+            ->ready()
+            ->read(3.6)
+            ->readIn(Pose::Left, 0.9, 0.9);
         [$asked, $warning] = $warned($job);
         self::assertSame('pose:straight', $asked);
-        self::assertStringStartsWith('The Steel rule cannot decide this band', (string) $warning, 'the poses leave straight half a millimetre');
-        self::assertSame(['pose:right', null], $warned($job->readIn(Pose::Straight, 3.6)), 'bars full right have all four of the book');
+        self::assertStringStartsWith(
+            'The Steel rule cannot decide this band',
+            (string) $warning,
+            'the poses leave straight half a millimetre',
+        );
+        self::assertSame(
+            ['pose:right', null],
+            $warned($job->readIn(Pose::Straight, 3.6)),
+            'bars full right have all four of the book',
+        );
     }
 }

@@ -47,7 +47,13 @@ final readonly class AutomaticClutchCauses implements KnownFamily
                 ->shows('idle:high', Grade::Always, 'it is heard')
                 ->brings(Symptom::CreepsOut, Grade::Always, 'the shoes take hold at idle')
                 ->brings(Symptom::HardToShift, Grade::Usually, 'the shoes still hold'),
-            Cause::of('idle_low', 'Idle too low', Commonness::Occasional, 'Set the idle as the book says.', 5)->imitates()
+            Cause::of(
+                'idle_low',
+                'Idle too low',
+                Commonness::Occasional,
+                'Set the idle as the book says.',
+                5,
+            )->imitates()
                 ->shows('idle:low', Grade::Always, 'it is heard')
                 ->brings(Symptom::Jerky, Grade::Usually, 'it takes hold late and at once'),
         ];
@@ -57,7 +63,13 @@ final readonly class AutomaticClutchCauses implements KnownFamily
     private static function parts(): array
     {
         return [
-            Cause::of('wrong_oil', 'The wrong oil, or old oil', Commonness::Occasional, 'Change it for the kind the book names.', 25)->imitates()
+            Cause::of(
+                'wrong_oil',
+                'The wrong oil, or old oil',
+                Commonness::Occasional,
+                'Change it for the kind the book names.',
+                25,
+            )->imitates()
                 ->shows('oil:wrong', Grade::Always, 'the can or the record tells')
                 ->brings(Symptom::Slips, Grade::Usually, 'it lets the shoes slide')
                 ->brings(Symptom::CreepsOut, Grade::Rarely, 'thick oil drags'),

@@ -11,13 +11,23 @@ use VividPull\Core\Diagnosis\Grade;
 use VividPull\Core\Diagnosis\Knowledge;
 use VividPull\Core\Procedure\Symptom;
 
-/** An operator-presence bail: closed it frees the brake and opens the stop contact, let go it stops the blade. Common practice, no source. */
+/**
+ * An operator-presence bail: closed it frees the brake and opens the stop contact, let go it stops the blade. Common
+ * practice, no source.
+ */
 final readonly class BailCauses implements KnownFamily
 {
     public static function knowledge(): Knowledge
     {
         return Knowledge::of(
-            [Symptom::StartsSometimes, Symptom::RopeHard, Symptom::RunsOn, Symptom::NoSpringBack, Symptom::Heavy, Symptom::AgainAndAgain],
+            [
+                Symptom::StartsSometimes,
+                Symptom::RopeHard,
+                Symptom::RunsOn,
+                Symptom::NoSpringBack,
+                Symptom::Heavy,
+                Symptom::AgainAndAgain,
+            ],
             self::checks(),
             [...self::settings(), ...self::parts(), ...self::imitators()],
             Shared::ofAnyCable(),
@@ -47,14 +57,26 @@ final readonly class BailCauses implements KnownFamily
     private static function settings(): array
     {
         return [
-            Cause::of('shortened_conduit', 'A conduit that has shortened', Commonness::Occasional, 'Replace the cable, straightened, with gentle bends.', 25)
+            Cause::of(
+                'shortened_conduit',
+                'A conduit that has shortened',
+                Commonness::Occasional,
+                'Replace the cable, straightened, with gentle bends.',
+                25,
+            )
                 ->shows('conduit:shortened', Grade::Usually, 'its strands poke out')
                 ->shows('length:short', Grade::Always, 'beside a new one it is shorter')
                 ->shows('contact:half', Grade::Usually, 'it does not draw far enough')
                 ->brings(Symptom::StartsSometimes, Grade::Always, 'the contact stays half open')
                 ->brings(Symptom::RopeHard, Grade::Usually, 'the brake stays on')
                 ->shows('brake_off:drags', Grade::Usually, 'the brake does not come all the way off'),
-            Cause::of('used_up', 'A stretched wire', Commonness::Occasional, 'Replace the cable, matched by its number.', 25)
+            Cause::of(
+                'used_up',
+                'A stretched wire',
+                Commonness::Occasional,
+                'Replace the cable, matched by its number.',
+                25,
+            )
                 ->shows('length:long', Grade::Always, 'beside a new one its wire is longer')
                 ->shows('contact:half', Grade::Usually, 'it does not draw far enough')
                 ->shows('brake_off:drags', Grade::Usually, 'the brake does not come all the way off')
@@ -68,10 +90,22 @@ final readonly class BailCauses implements KnownFamily
     private static function parts(): array
     {
         return [
-            Cause::of('worn_lining', 'A worn brake lining', Commonness::Occasional, 'Replace the brake; time it again.', 35)
+            Cause::of(
+                'worn_lining',
+                'A worn brake lining',
+                Commonness::Occasional,
+                'Replace the brake; time it again.',
+                35,
+            )
                 ->shows('lining:worn', Grade::Always, 'it is seen')
                 ->brings(Symptom::RunsOn, Grade::Always, 'it no longer holds the flywheel'),
-            Cause::of('dry_cable', 'A dry or rusty cable', Commonness::Common, 'Light oil; stiff still: replace it.', 10)
+            Cause::of(
+                'dry_cable',
+                'A dry or rusty cable',
+                Commonness::Common,
+                'Light oil; stiff still: replace it.',
+                10,
+            )
                 ->shows('drag:stiff', Grade::Always, 'a dry wire drags')
                 ->shows('stop:off', Grade::Sometimes, 'the wire does not come back')
                 ->brings(Symptom::Heavy, Grade::Usually, 'a dry wire drags')

@@ -18,7 +18,10 @@ final readonly class BrakePullCauses implements KnownFamily
     public static function knowledge(): Knowledge
     {
         return Knowledge::of(
-            [Symptom::DoesNotHold, Symptom::Drags, Symptom::Heavy, Symptom::NoSpringBack, Symptom::EndOfThread, Symptom::AgainAndAgain, Symptom::PlayChanges],
+            [
+                Symptom::DoesNotHold, Symptom::Drags, Symptom::Heavy, Symptom::NoSpringBack, Symptom::EndOfThread,
+                Symptom::AgainAndAgain, Symptom::PlayChanges,
+            ],
             self::checks(),
             [...self::settings(), ...self::parts()],
             Shared::ofAnyCable(),
@@ -47,10 +50,24 @@ final readonly class BrakePullCauses implements KnownFamily
     private static function settings(): array
     {
         return [
-            Cause::setting('too_loose', 'Play too large', Commonness::Common, 'Take slack away, until it holds well before the end.', 6, Bearing::LessSlack)
+            Cause::setting(
+                'too_loose',
+                'Play too large',
+                Commonness::Common,
+                'Take slack away, until it holds well before the end.',
+                6,
+                Bearing::LessSlack,
+            )
                 ->shows('play:loose', Grade::Always, 'play too large is what is read')
                 ->brings(Symptom::DoesNotHold, Grade::Usually, 'the lever is used up first'),
-            Cause::setting('too_tight', 'Play too small', Commonness::Common, 'Give slack until the wheel turns freely.', 6, Bearing::MoreSlack)
+            Cause::setting(
+                'too_tight',
+                'Play too small',
+                Commonness::Common,
+                'Give slack until the wheel turns freely.',
+                6,
+                Bearing::MoreSlack,
+            )
                 ->shows('play:tight', Grade::Always, 'play too small is what is read')
                 ->shows('turn:drags', Grade::Usually, 'the shoes touch')
                 ->brings(Symptom::Drags, Grade::Always, 'the shoes touch'),

@@ -12,7 +12,10 @@ use VividPull\Core\Diagnosis\Knowledge;
 use VividPull\Core\Procedure\Bearing;
 use VividPull\Core\Procedure\Symptom;
 
-/** A clutch lever on a motorcycle or ATV. The order for a slipping clutch (play, oil, basket and plates, springs) follows from minutes and grades. */
+/**
+ * A clutch lever on a motorcycle or ATV. The order for a slipping clutch (play, oil, basket and plates, springs)
+ * follows from minutes and grades.
+ */
 final readonly class ClutchLeverCauses implements KnownFamily
 {
     private const COVER = 'clutch cover';
@@ -23,8 +26,11 @@ final readonly class ClutchLeverCauses implements KnownFamily
     public static function knowledge(): Knowledge
     {
         return Knowledge::of(
-            [Symptom::Slips, Symptom::CreepsIn, Symptom::HardToShift, Symptom::BitesEarly, Symptom::BitesLate, Symptom::Soft, Symptom::Heavy, Symptom::NoSpringBack, Symptom::PlayChanges,
-                Symptom::EndOfThread, Symptom::Wobbles, Symptom::AgainAndAgain],
+            [
+                Symptom::Slips, Symptom::CreepsIn, Symptom::HardToShift, Symptom::BitesEarly, Symptom::BitesLate,
+                Symptom::Soft, Symptom::Heavy, Symptom::NoSpringBack, Symptom::PlayChanges, Symptom::EndOfThread,
+                Symptom::Wobbles, Symptom::AgainAndAgain,
+            ],
             [...self::outside(), ...self::inside()],
             [...self::settings(), ...self::ofTheLever(), ...self::ofTheArm(), ...self::ofThePack()],
             Shared::ofAnyCable(),
@@ -98,7 +104,13 @@ final readonly class ClutchLeverCauses implements KnownFamily
     private static function ofTheLever(): array
     {
         return [
-            Cause::of('worn_barrel', 'A worn barrel or perch', Commonness::Occasional, 'Replace it; take the play up at the other end and bring it home.', 20)
+            Cause::of(
+                'worn_barrel',
+                'A worn barrel or perch',
+                Commonness::Occasional,
+                'Replace it; take the play up at the other end and bring it home.',
+                20,
+            )
                 ->shows('perch:loose', Grade::Always, 'a hand feels it')
                 ->shows('story:jumped', Grade::Sometimes, 'it shifts in its thread')
                 ->brings(Symptom::Wobbles, Grade::Always, 'its thread is worn')
@@ -111,20 +123,38 @@ final readonly class ClutchLeverCauses implements KnownFamily
     private static function ofTheArm(): array
     {
         return [
-            Cause::of('wrong_spline', 'Arm on the wrong spline', Commonness::Rare, 'Cable off, slop out of the shaft, arm to the case mark or the tooth just before; then the cable.', 20)->imitates()
+            Cause::of(
+                'wrong_spline',
+                'Arm on the wrong spline',
+                Commonness::Rare,
+                'Cable off, slop out of the shaft, arm to the case mark or the tooth just before; then the cable.',
+                20,
+            )->imitates()
                 ->shows('springs_felt:return_only', Grade::Always, 'the clutch springs are never reached')
                 ->shows('arm_mark:off', Grade::Always, 'its mark stands off')
                 ->brings(Symptom::Soft, Grade::Always, 'only the return spring is felt')
                 ->brings(Symptom::CreepsIn, Grade::Usually, 'the plates never part')
                 ->brings(Symptom::HardToShift, Grade::Usually, 'the plates never part'),
-            Cause::of('bent_bracket', 'A bent bracket', Commonness::Occasional, 'Straighten it if it is not cracked, else replace it; then set the cable.', 15)->imitates()
+            Cause::of(
+                'bent_bracket',
+                'A bent bracket',
+                Commonness::Occasional,
+                'Straighten it if it is not cracked, else replace it; then set the cable.',
+                15,
+            )->imitates()
                 ->shows('arm:bent', Grade::Always, 'it is seen, or gives under the lever')
                 ->shows('story:jumped', Grade::Usually, 'it bends all at once')
                 ->shows('play:loose', Grade::Sometimes, 'a bracket that gives lets the conduit come')
                 ->brings(Symptom::AgainAndAgain, Grade::Usually, 'it goes on bending')
                 ->brings(Symptom::PlayChanges, Grade::Usually, 'it gives under the pull')
                 ->brings(Symptom::CreepsIn, Grade::Sometimes, 'it takes the pull that should part the plates'),
-            Cause::of('weak_return', 'A weak or broken return spring', Commonness::Occasional, 'Hook it on, or replace it.', 8)->imitates()
+            Cause::of(
+                'weak_return',
+                'A weak or broken return spring',
+                Commonness::Occasional,
+                'Hook it on, or replace it.',
+                8,
+            )->imitates()
                 ->shows('arm:weak_spring', Grade::Always, 'it is seen at the arm')
                 ->brings(Symptom::NoSpringBack, Grade::Usually, 'nothing draws the arm back')
                 ->brings(Symptom::PlayChanges, Grade::Sometimes, 'the arm rests somewhere else each time'),

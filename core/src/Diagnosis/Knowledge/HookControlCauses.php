@@ -45,12 +45,26 @@ final readonly class HookControlCauses implements KnownFamily
     private static function settings(): array
     {
         return [
-            Cause::setting('too_tight', 'A hole too tight', Commonness::Common, 'One hole looser, and try.', 5, Bearing::MoreSlack)
+            Cause::setting(
+                'too_tight',
+                'A hole too tight',
+                Commonness::Common,
+                'One hole looser, and try.',
+                5,
+                Bearing::MoreSlack,
+            )
                 ->shows('rest:tight', Grade::Always, 'the idler presses at rest')
                 ->shows('drive:turns', Grade::Always, 'it turns when let go')
                 ->brings(Symptom::CreepsOut, Grade::Always, 'the idler presses at rest')
                 ->shows('hole:wrong', Grade::Usually, 'somebody moved it'),
-            Cause::setting('too_loose', 'A hole too loose', Commonness::Common, 'One hole tighter, and try.', 5, Bearing::LessSlack)
+            Cause::setting(
+                'too_loose',
+                'A hole too loose',
+                Commonness::Common,
+                'One hole tighter, and try.',
+                5,
+                Bearing::LessSlack,
+            )
                 ->shows('drive:slips', Grade::Always, 'it slips when pulled')
                 ->brings(Symptom::Weak, Grade::Always, 'the idler does not reach the belt')
                 ->shows('hole:wrong', Grade::Sometimes, 'somebody moved it'),

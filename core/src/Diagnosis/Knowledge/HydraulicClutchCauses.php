@@ -17,7 +17,10 @@ final readonly class HydraulicClutchCauses implements KnownFamily
     public static function knowledge(): Knowledge
     {
         return Knowledge::of(
-            [Symptom::Soft, Symptom::CreepsIn, Symptom::HardToShift, Symptom::Slips, Symptom::Heavy, Symptom::NoSpringBack, Symptom::PlayChanges],
+            [
+                Symptom::Soft, Symptom::CreepsIn, Symptom::HardToShift, Symptom::Slips, Symptom::Heavy,
+                Symptom::NoSpringBack, Symptom::PlayChanges,
+            ],
             self::checks(),
             [...self::settings(), ...self::parts()],
         );
@@ -48,7 +51,13 @@ final readonly class HydraulicClutchCauses implements KnownFamily
                 ->brings(Symptom::HardToShift, Grade::Usually, 'the stroke is lost in the air')
                 ->brings(Symptom::PlayChanges, Grade::Usually, 'the air moves')
                 ->shows('fluid:low', Grade::Sometimes, 'it was drawn in there'),
-            Cause::of('leak', 'A leak', Commonness::Occasional, 'Find it; cylinder or line by the maker\'s procedure.', 60)
+            Cause::of(
+                'leak',
+                'A leak',
+                Commonness::Occasional,
+                'Find it; cylinder or line by the maker\'s procedure.',
+                60,
+            )
                 ->shows('lines:wet', Grade::Always, 'it is seen')
                 ->shows('fluid:low', Grade::Usually, 'it went there')
                 ->shows('hold:sinks', Grade::Usually, 'it goes past the seal')

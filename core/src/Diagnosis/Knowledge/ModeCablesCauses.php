@@ -18,7 +18,14 @@ final readonly class ModeCablesCauses implements KnownFamily
     public static function knowledge(): Knowledge
     {
         return Knowledge::of(
-            [Symptom::DoesNotHold, Symptom::BangsOnUnlocking, Symptom::DashDisagrees, Symptom::HardToShift, Symptom::Heavy, Symptom::AgainAndAgain],
+            [
+                Symptom::DoesNotHold,
+                Symptom::BangsOnUnlocking,
+                Symptom::DashDisagrees,
+                Symptom::HardToShift,
+                Symptom::Heavy,
+                Symptom::AgainAndAgain,
+            ],
             self::checks(),
             [...self::settings(), ...self::parts()],
             Shared::ofAnyCable(),
@@ -48,13 +55,27 @@ final readonly class ModeCablesCauses implements KnownFamily
     private static function settings(): array
     {
         return [
-            Cause::setting('short', 'Arm stands short of its places', Commonness::Common, 'One cable at a time, four turns at most, unloaded; then the whole table again.', 15, Bearing::Elsewhere)
+            Cause::setting(
+                'short',
+                'Arm stands short of its places',
+                Commonness::Common,
+                'One cable at a time, four turns at most, unloaded; then the whole table again.',
+                15,
+                Bearing::Elsewhere,
+            )
                 ->shows('park:grates', Grade::Usually, 'it does not reach its notch')
                 ->shows('two:free', Grade::Usually, 'it does not reach its notch')
                 ->shows('turf:locked', Grade::Sometimes, 'it does not reach its notch')
                 ->brings(Symptom::DoesNotHold, Grade::Usually, 'it does not reach its notch')
                 ->brings(Symptom::DashDisagrees, Grade::Usually, 'the lever says one thing, the wheels another'),
-            Cause::setting('past', 'Arm stands past its places', Commonness::Common, 'The same cable back, or another by as much; then the whole table again.', 15, Bearing::Elsewhere)
+            Cause::setting(
+                'past',
+                'Arm stands past its places',
+                Commonness::Common,
+                'The same cable back, or another by as much; then the whole table again.',
+                15,
+                Bearing::Elsewhere,
+            )
                 ->shows('turf:grates', Grade::Usually, 'it goes past its notch')
                 ->shows('two:locked', Grade::Usually, 'it goes past its notch')
                 ->shows('park:turns', Grade::Sometimes, 'it goes past its notch')

@@ -18,7 +18,10 @@ final readonly class OtherControlCauses implements KnownFamily
     public static function knowledge(): Knowledge
     {
         return Knowledge::of(
-            [Symptom::DeadTravel, Symptom::Heavy, Symptom::NoSpringBack, Symptom::Drags, Symptom::DoesNotHold, Symptom::PlayChanges, Symptom::EndOfThread, Symptom::Wobbles, Symptom::AgainAndAgain],
+            [
+                Symptom::DeadTravel, Symptom::Heavy, Symptom::NoSpringBack, Symptom::Drags, Symptom::DoesNotHold,
+                Symptom::PlayChanges, Symptom::EndOfThread, Symptom::Wobbles, Symptom::AgainAndAgain,
+            ],
             self::checks(),
             [...self::settings(), ...self::parts()],
             Shared::ofAnyCable(),
@@ -46,10 +49,24 @@ final readonly class OtherControlCauses implements KnownFamily
     private static function settings(): array
     {
         return [
-            Cause::setting('too_tight', 'Play too small', Commonness::Common, 'Give slack, to the middle of the band.', 5, Bearing::MoreSlack)
+            Cause::setting(
+                'too_tight',
+                'Play too small',
+                Commonness::Common,
+                'Give slack, to the middle of the band.',
+                5,
+                Bearing::MoreSlack,
+            )
                 ->shows('play:tight', Grade::Always, 'play too small is what is read')
                 ->brings(Symptom::Drags, Grade::Always, 'it is never let go'),
-            Cause::setting('too_loose', 'Play too large', Commonness::Common, 'Take slack away, to the middle of the band.', 5, Bearing::LessSlack)
+            Cause::setting(
+                'too_loose',
+                'Play too large',
+                Commonness::Common,
+                'Take slack away, to the middle of the band.',
+                5,
+                Bearing::LessSlack,
+            )
                 ->shows('play:loose', Grade::Always, 'play too large is what is read')
                 ->brings(Symptom::DeadTravel, Grade::Always, 'the hand moves before the wire')
                 ->brings(Symptom::DoesNotHold, Grade::Usually, 'the hand is used up first'),

@@ -12,13 +12,20 @@ use VividPull\Core\Diagnosis\Knowledge;
 use VividPull\Core\Procedure\Bearing;
 use VividPull\Core\Procedure\Symptom;
 
-/** A throttle pedal with a governor: the primary cable to the governor arm, the secondary to the carburettor. Common practice, no source. */
+/**
+ * A throttle pedal with a governor: the primary cable to the governor arm, the secondary to the carburettor. Common
+ * practice, no source.
+ */
 final readonly class PedalThrottleCauses implements KnownFamily
 {
     public static function knowledge(): Knowledge
     {
         return Knowledge::of(
-            [Symptom::LowTopSpeed, Symptom::NotWideOpen, Symptom::Jerky, Symptom::DeadTravel, Symptom::StaysOpen, Symptom::Heavy, Symptom::NoSpringBack, Symptom::PlayChanges, Symptom::EndOfThread, Symptom::AgainAndAgain],
+            [
+                Symptom::LowTopSpeed, Symptom::NotWideOpen, Symptom::Jerky, Symptom::DeadTravel, Symptom::StaysOpen,
+                Symptom::Heavy, Symptom::NoSpringBack, Symptom::PlayChanges, Symptom::EndOfThread,
+                Symptom::AgainAndAgain,
+            ],
             self::checks(),
             [...self::settings(), ...self::parts()],
             Shared::ofAnyCable(),

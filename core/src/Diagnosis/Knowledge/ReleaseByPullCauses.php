@@ -17,8 +17,16 @@ final readonly class ReleaseByPullCauses implements KnownFamily
     public static function knowledge(): Knowledge
     {
         return Knowledge::of(
-            [Symptom::Weak, Symptom::Slips, Symptom::CreepsIn, Symptom::HardToShift, Symptom::DeadTravel, Symptom::NoSpringBack, Symptom::Heavy, Symptom::EndOfThread, Symptom::AgainAndAgain, Symptom::PlayChanges],
-            SharedDrive::checks('Handle drawn and held, in gear', 'Engine off: roll it by hand. Is the clutch free?', [...Shared::SHRINKS, ...Shared::GROWS, ...Shared::JUMPED]),
+            [
+                Symptom::Weak, Symptom::Slips, Symptom::CreepsIn, Symptom::HardToShift, Symptom::DeadTravel,
+                Symptom::NoSpringBack, Symptom::Heavy, Symptom::EndOfThread, Symptom::AgainAndAgain,
+                Symptom::PlayChanges,
+            ],
+            SharedDrive::checks(
+                'Handle drawn and held, in gear',
+                'Engine off: roll it by hand. Is the clutch free?',
+                [...Shared::SHRINKS, ...Shared::GROWS, ...Shared::JUMPED],
+            ),
             [...self::settings(), ...self::parts(), ...SharedDrive::causes()],
             Shared::ofAnyCable(),
         );
@@ -28,12 +36,26 @@ final readonly class ReleaseByPullCauses implements KnownFamily
     private static function settings(): array
     {
         return [
-            Cause::setting('too_tight', 'Play too small', Commonness::Common, 'Give slack at once: it burns.', 6, Bearing::MoreSlack)
+            Cause::setting(
+                'too_tight',
+                'Play too small',
+                Commonness::Common,
+                'Give slack at once: it burns.',
+                6,
+                Bearing::MoreSlack,
+            )
                 ->shows('play:tight', Grade::Always, 'play too small is what is read')
                 ->shows('load:slips', Grade::Usually, 'the wire keeps it from closing')
                 ->brings(Symptom::Weak, Grade::Always, 'the wire keeps it from closing')
                 ->brings(Symptom::Slips, Grade::Always, 'the wire keeps it from closing'),
-            Cause::setting('too_loose', 'Play too large', Commonness::Occasional, 'Take slack away, to the middle of the band.', 6, Bearing::LessSlack)
+            Cause::setting(
+                'too_loose',
+                'Play too large',
+                Commonness::Occasional,
+                'Take slack away, to the middle of the band.',
+                6,
+                Bearing::LessSlack,
+            )
                 ->shows('play:loose', Grade::Always, 'play too large is what is read')
                 ->shows('rest:held', Grade::Sometimes, 'the pull does not part it')
                 ->brings(Symptom::CreepsIn, Grade::Always, 'the pull does not part it')

@@ -9,8 +9,8 @@ use VividPull\Core\Diagnosis\Remedy;
 use VividPull\Core\Spec\FamilyKey;
 
 /**
- * How each cause that is no setting is put right. Common practice, no source: the machine's own manual wins. A setting has no steps here: its
- * job plans the moves.
+ * How each cause that is no setting is put right. Common practice, no source: the machine's own manual wins. A setting
+ * has no steps here: its job plans the moves.
  */
 final readonly class Remedies
 {
@@ -25,7 +25,11 @@ final readonly class Remedies
     public static function of(FamilyKey $family, Cause $cause): ?Remedy
     {
         return $cause->wants !== null || $cause->key === Cause::OTHER ? null
-            : self::ofItsOwn($family, $cause->key) ?? self::ofTheCable($cause->key) ?? self::ofTheLever($cause->key) ?? self::ofTheClutch($cause->key) ?? self::ofTheThrottle($cause->key)
+            : self::ofItsOwn($family, $cause->key)
+                ?? self::ofTheCable($cause->key)
+                ?? self::ofTheLever($cause->key)
+                ?? self::ofTheClutch($cause->key)
+                ?? self::ofTheThrottle($cause->key)
                 ?? self::ofTheDrive($cause->key) ?? self::ofTheBail($cause->key) ?? self::ofArmsAndBrakes($cause->key);
     }
 
@@ -62,14 +66,39 @@ final readonly class Remedies
     private static function ofTheCable(string $cause): ?Remedy
     {
         return match ($cause) {
-            'frayed_wire' => Remedy::newCable('Do not run it meanwhile: what is left of the wire may part under the next pull.')->saying('Gloves: broken strands cut.'),
-            'used_up' => Remedy::newCable('Make sure that no adjuster and no clamp can still take it up: the job says so.'),
-            'shortened_conduit' => Remedy::newCable('Straighten nothing: a conduit whose strands have come out does not go back.', 'See what bent it so far, and give the new one gentle bends.'),
-            'dry_cable' => Remedy::of('Unhook one end of the cable.', 'Light oil into the conduit, wire drawn to and fro until it comes out clean at the other end.', 'Grease on pivots and Z-bends, none in the conduit.',
-                'Still stiff by hand: the cable is finished. Replace it.', self::PULL_AND_READ)->with('light oil, rag'),
-            'bad_route' => Remedy::of('Follow it from end to end and note how it should lie: clips, steering head, past the exhaust.', 'Free it, and lay it with gentle bends, every clip home.', 'A conduit that was kinked stays weak there: replace the cable.',
-                'Turn bars and work handles through all they do: nothing may trap or draw it.', self::PULL_AND_READ)->with('ties, clips')->saying('Hot exhaust.'),
-            'unseated', 'unseated_ferrule' => Remedy::of('Slack first: the ferrule goes home by hand, never by force.', 'Push it into its seat and see that its whole rim lies in it.', 'Ask why it came out: too much play, a worn seat, a wire tab not bent back.', self::PULL_AND_READ),
+            'frayed_wire' => Remedy::newCable(
+                'Do not run it meanwhile: what is left of the wire may part under the next pull.',
+            )->saying('Gloves: broken strands cut.'),
+            'used_up' => Remedy::newCable(
+                'Make sure that no adjuster and no clamp can still take it up: the job says so.',
+            ),
+            'shortened_conduit' => Remedy::newCable(
+                'Straighten nothing: a conduit whose strands have come out does not go back.',
+                'See what bent it so far, and give the new one gentle bends.',
+            ),
+            'dry_cable' => Remedy::of(
+                'Unhook one end of the cable.',
+                'Light oil into the conduit, wire drawn to and fro until it comes out clean at the other end.',
+                'Grease on pivots and Z-bends, none in the conduit.',
+                'Still stiff by hand: the cable is finished. Replace it.',
+                self::PULL_AND_READ,
+            )->with('light oil, rag'),
+            'bad_route' => Remedy::of(
+                'Follow it from end to end and note how it should lie: clips, steering head, past the exhaust.',
+                'Free it, and lay it with gentle bends, every clip home.',
+                'A conduit that was kinked stays weak there: replace the cable.',
+                'Turn bars and work handles through all they do: nothing may trap or draw it.',
+                self::PULL_AND_READ,
+            )
+                ->with('ties, clips')
+                ->saying('Hot exhaust.'),
+            'unseated',
+            'unseated_ferrule' => Remedy::of(
+                'Slack first: the ferrule goes home by hand, never by force.',
+                'Push it into its seat and see that its whole rim lies in it.',
+                'Ask why it came out: too much play, a worn seat, a wire tab not bent back.',
+                self::PULL_AND_READ,
+            ),
             default => null,
         };
     }
@@ -77,14 +106,40 @@ final readonly class Remedies
     private static function ofTheLever(string $cause): ?Remedy
     {
         return match ($cause) {
-            'worn_barrel' => Remedy::of('All slack at the other end, then draw the wire out through the slots of barrel, ring and perch.', 'Barrel out. Look at the perch\'s thread, too: a stripped one is replaced with it.',
-                'New barrel in to its parking place, two or three threads out.', 'Take the play up at the other end, then fine at the barrel.', 'Slots of barrel, ring and perch out of line, so that the wire cannot jump out.')->with('spanners'),
-            'worn_adjuster' => Remedy::of('Note where it stands, and give all slack.', 'Old adjuster out, new one in to its parking place.', 'Take the play up at the other end first.', self::PULL_AND_READ)->with('spanners'),
-            'bent_bracket' => Remedy::of('Look for a crack first, with a light. Cracked, or a broken peg: replace it.', 'Cable off the bracket, then bend it back once, square to the wire.', 'Cable on, and work the control: the bracket may not give.', 'Start a job and set the cable: all its play has moved.')
+            'worn_barrel' => Remedy::of(
+                'All slack at the other end, then draw the wire out through the slots of barrel, ring and perch.',
+                'Barrel out. Look at the perch\'s thread, too: a stripped one is replaced with it.',
+                'New barrel in to its parking place, two or three threads out.',
+                'Take the play up at the other end, then fine at the barrel.',
+                'Slots of barrel, ring and perch out of line, so that the wire cannot jump out.',
+            )->with('spanners'),
+            'worn_adjuster' => Remedy::of(
+                'Note where it stands, and give all slack.',
+                'Old adjuster out, new one in to its parking place.',
+                'Take the play up at the other end first.',
+                self::PULL_AND_READ,
+            )->with('spanners'),
+            'bent_bracket' => Remedy::of(
+                'Look for a crack first, with a light. Cracked, or a broken peg: replace it.',
+                'Cable off the bracket, then bend it back once, square to the wire.',
+                'Cable on, and work the control: the bracket may not give.',
+                'Start a job and set the cable: all its play has moved.',
+            )
                 ->with('spanners, light'),
-            'weak_return', 'weak_spring', 'broken_spring' => Remedy::of('See whether it only came unhooked: then hook it on where it sat.', 'Weak or broken: take it off, and compare it with the new one.', 'New one on, unloaded end first.',
-                'Pull the control and let go slowly, then fast: it comes all the way back by itself.')->with('spring hook, pliers')->saying(self::SPRING),
-            'lever_binds' => Remedy::of('Cable off the lever or arm.', 'Move it by hand: free what binds, clean it, grease its pivot.', 'Cable on. Start a job and read its play.')->with('spanner, grease'),
+            'weak_return', 'weak_spring',
+            'broken_spring' => Remedy::of(
+                'See whether it only came unhooked: then hook it on where it sat.',
+                'Weak or broken: take it off, and compare it with the new one.',
+                'New one on, unloaded end first.',
+                'Pull the control and let go slowly, then fast: it comes all the way back by itself.',
+            )
+                ->with('spring hook, pliers')
+                ->saying(self::SPRING),
+            'lever_binds' => Remedy::of(
+                'Cable off the lever or arm.',
+                'Move it by hand: free what binds, clean it, grease its pivot.',
+                'Cable on. Start a job and read its play.',
+            )->with('spanner, grease'),
             default => null,
         };
     }
@@ -156,10 +211,35 @@ final readonly class Remedies
     private static function ofTheBail(string $cause): ?Remedy
     {
         return match ($cause) {
-            'broken_peg' => Remedy::of('Bail out of its hole: no tension.', 'Old clip off by its wings only. New peg or clip in, pushed by hand until both wings lock.', 'Bail back. Closed, the brake is off and the contact open; let go, both come back.')->with('long-nosed pliers')->saying(self::OFF),
-            'dirty_contact' => Remedy::of('Fan housing off, contact found.', 'Clean it with fine paper, bend it back so that it opens fully with the bail closed.', 'Let go: it grounds the engine. Try that first with a short run.')->with('fine abrasive paper')->saying('Spark lead off.'),
-            'no_spark' => Remedy::of('Plug: clean, gap, or a new one.', 'Lead: sound and firmly on.', 'Stop wire off the coil: sparks then, it is the contact; no spark, it is the coil or its gap.', 'Stop wire back on before it runs.')->with('plug spanner, spark tester, feeler')->saying('Never hold the plug in the hand.'),
-            'stiff_starter' => Remedy::of('Spark lead off, starter off and turned by hand. Stiff: clean and oil it.', 'Starter free: turn the engine by hand. Stiff: something holds it, the blade\'s shaft or oil in the cylinder.', 'Starter on, rope drawn with the bail closed.')->with('spanners')->saying('Starter spring: eyes and fingers. Blade area clear.'),
+            'broken_peg' => Remedy::of(
+                'Bail out of its hole: no tension.',
+                'Old clip off by its wings only. New peg or clip in, pushed by hand until both wings lock.',
+                'Bail back. Closed, the brake is off and the contact open; let go, both come back.',
+            )
+                ->with('long-nosed pliers')
+                ->saying(self::OFF),
+            'dirty_contact' => Remedy::of(
+                'Fan housing off, contact found.',
+                'Clean it with fine paper, bend it back so that it opens fully with the bail closed.',
+                'Let go: it grounds the engine. Try that first with a short run.',
+            )
+                ->with('fine abrasive paper')
+                ->saying('Spark lead off.'),
+            'no_spark' => Remedy::of(
+                'Plug: clean, gap, or a new one.',
+                'Lead: sound and firmly on.',
+                'Stop wire off the coil: sparks then, it is the contact; no spark, it is the coil or its gap.',
+                'Stop wire back on before it runs.',
+            )
+                ->with('plug spanner, spark tester, feeler')
+                ->saying('Never hold the plug in the hand.'),
+            'stiff_starter' => Remedy::of(
+                'Spark lead off, starter off and turned by hand. Stiff: clean and oil it.',
+                'Starter free: turn the engine by hand. Stiff: something holds it, the blade\'s shaft or oil in the cylinder.',
+                'Starter on, rope drawn with the bail closed.',
+            )
+                ->with('spanners')
+                ->saying('Starter spring: eyes and fingers. Blade area clear.'),
             default => null,
         };
     }

@@ -10,7 +10,9 @@ use VividPull\Core\Diagnosis\Commonness;
 use VividPull\Core\Diagnosis\Grade;
 use VividPull\Core\Procedure\Symptom;
 
-/** Looks and causes that most families share: a wire, its conduit, a cable that runs dry. Common practice, no source. */
+/**
+ * Looks and causes that most families share: a wire, its conduit, a cable that runs dry. Common practice, no source.
+ */
 final readonly class Shared
 {
     private function __construct() {}
@@ -18,26 +20,57 @@ final readonly class Shared
     /** Before anything runs. */
     public static function wire(): Check
     {
-        return Check::of('wire', 'Inner wire', 'Light and finger: behind both end fittings, and where it bends.', 'Sound', ['frayed' => 'Frayed, rusty or kinked'], 1.0)
+        return Check::of(
+            'wire',
+            'Inner wire',
+            'Light and finger: behind both end fittings, and where it bends.',
+            'Sound',
+            ['frayed' => 'Frayed, rusty or kinked'],
+            1.0,
+        )
             ->as('inspection:wire')->saying('Gloves: broken strands cut.')->first();
     }
 
     public static function conduit(): Check
     {
-        return Check::of('conduit', 'Conduit and route', 'Follow it from end to end: kinks, tight bends, strands poking out, ferrules in their seats.', 'Lies as it should',
-            ['trapped' => 'Kinked, trapped or wrongly routed', 'shortened' => 'Its spiral strands poke out', 'unseated' => 'A ferrule out of its seat'], 2.0)->as('inspection:conduit');
+        return Check::of(
+            'conduit',
+            'Conduit and route',
+            'Follow it from end to end: kinks, tight bends, strands poking out, ferrules in their seats.',
+            'Lies as it should',
+            [
+                'trapped' => 'Kinked, trapped or wrongly routed',
+                'shortened' => 'Its spiral strands poke out',
+                'unseated' => 'A ferrule out of its seat',
+            ],
+            2.0,
+        )->as('inspection:conduit');
     }
 
     /** @param  float  $minutes  to unhook it and hook it on again */
     public static function drag(float $minutes): Check
     {
-        return Check::of('drag', 'Wire by itself', 'Unhook one end and draw the wire to and fro by hand.', 'Slides with nearly no resistance', ['stiff' => 'Stiff, or it sticks'], $minutes)->using('pliers where it is hooked');
+        return Check::of(
+            'drag',
+            'Wire by itself',
+            'Unhook one end and draw the wire to and fro by hand.',
+            'Slides with nearly no resistance',
+            ['stiff' => 'Stiff, or it sticks'],
+            $minutes,
+        )->using('pliers where it is hooked');
     }
 
     /** How much room its adjusters have left; what is on file is not asked. */
     public static function adjusters(): Check
     {
-        return Check::of('thread', 'Adjusters', 'How far out does each of them stand?', 'In their healthy zone', ['end' => 'At the end of the thread, or nearly'], 0.5)->as('thread');
+        return Check::of(
+            'thread',
+            'Adjusters',
+            'How far out does each of them stand?',
+            'In their healthy zone',
+            ['end' => 'At the end of the thread, or nearly'],
+            0.5,
+        )->as('thread');
     }
 
     public const GROWS = ['grows' => 'Its play grows from job to job'];
@@ -67,7 +100,13 @@ final readonly class Shared
 
     private static function dry(): Cause
     {
-        return Cause::of('dry_cable', 'A dry or dirty cable', Commonness::Common, 'Oil it with light oil, pivots greased; still stiff: replace it.', 10)
+        return Cause::of(
+            'dry_cable',
+            'A dry or dirty cable',
+            Commonness::Common,
+            'Oil it with light oil, pivots greased; still stiff: replace it.',
+            10,
+        )
             ->shows('drag:stiff', Grade::Always, 'a dry wire drags')
             ->shows('oiled:long_ago', Grade::Usually, 'oil is gone after years')
             ->brings(Symptom::Heavy, Grade::Usually, 'a dry wire drags')
@@ -80,7 +119,13 @@ final readonly class Shared
 
     private static function badRoute(): Cause
     {
-        return Cause::of('bad_route', 'A kinked, trapped or wrongly routed cable', Commonness::Occasional, 'Route it as it was made, clips home; a kinked one is replaced.', 15)->imitates()
+        return Cause::of(
+            'bad_route',
+            'A kinked, trapped or wrongly routed cable',
+            Commonness::Occasional,
+            'Route it as it was made, clips home; a kinked one is replaced.',
+            15,
+        )->imitates()
             ->shows('conduit:trapped', Grade::Always, 'it is seen along the route')
             ->shows('cable_age:new', Grade::Sometimes, 'a cable is led wrong when it is fitted')
             ->shows('drag:stiff', Grade::Usually, 'a tight bend drags')
@@ -93,7 +138,13 @@ final readonly class Shared
 
     private static function shortened(): Cause
     {
-        return Cause::of('shortened_conduit', 'A conduit that has shortened', Commonness::Rare, 'Replace the cable.', 35)->imitates()
+        return Cause::of(
+            'shortened_conduit',
+            'A conduit that has shortened',
+            Commonness::Rare,
+            'Replace the cable.',
+            35,
+        )->imitates()
             ->shows('conduit:shortened', Grade::Always, 'its spiral strands poke out')
             ->shows('cable_age:old', Grade::Usually, 'a conduit shrinks over years')
             ->shows('play:loose', Grade::Usually, 'the wire is longer beside it')
@@ -107,7 +158,13 @@ final readonly class Shared
 
     private static function unseated(): Cause
     {
-        return Cause::of('unseated_ferrule', 'A ferrule out of its seat', Commonness::Occasional, 'Push it home, and read again.', 3)->imitates()
+        return Cause::of(
+            'unseated_ferrule',
+            'A ferrule out of its seat',
+            Commonness::Occasional,
+            'Push it home, and read again.',
+            3,
+        )->imitates()
             ->shows('conduit:unseated', Grade::Always, 'it is seen at its seat')
             ->shows('cable_age:new', Grade::Sometimes, 'a new cable settles into its seats')
             ->shows('play:tight', Grade::Usually, 'standing on its edge it draws the wire')

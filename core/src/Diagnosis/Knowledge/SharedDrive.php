@@ -44,16 +44,34 @@ final readonly class SharedDrive
     public static function causes(): array
     {
         return [
-            Cause::of('belt_off', 'Belt off its wheel or behind its guide', Commonness::Rare, 'Put it back; see that the guide is straight.', 15)->imitates()
+            Cause::of(
+                'belt_off',
+                'Belt off its wheel or behind its guide',
+                Commonness::Rare,
+                'Put it back; see that the guide is straight.',
+                15,
+            )->imitates()
                 ->shows('belt:off', Grade::Always, 'it is seen')
                 ->brings(Symptom::Weak, Grade::Always, 'it does not draw'),
-            Cause::of('nut_loose', 'A nut that came loose', Commonness::Occasional, 'Back to its mark, both nuts tight, read again.', 6)
+            Cause::of(
+                'nut_loose',
+                'A nut that came loose',
+                Commonness::Occasional,
+                'Back to its mark, both nuts tight, read again.',
+                6,
+            )
                 ->shows('nuts:slack', Grade::Always, 'a spanner tells')
                 ->shows('play:loose', Grade::Usually, 'the conduit has moved')
                 ->shows('story:jumped', Grade::Usually, 'a nut lets go all at once')
                 ->brings(Symptom::PlayChanges, Grade::Always, 'the conduit moves')
                 ->brings(Symptom::AgainAndAgain, Grade::Usually, 'it comes loose again'),
-            Cause::of('slipping_clamp', 'Wire slips through the pinch clamp', Commonness::Rare, 'Clamp it on sound wire, tight; a notched wire is replaced.', 15)
+            Cause::of(
+                'slipping_clamp',
+                'Wire slips through the pinch clamp',
+                Commonness::Rare,
+                'Clamp it on sound wire, tight; a notched wire is replaced.',
+                15,
+            )
                 ->shows('clamp:slips', Grade::Always, 'the mark moves')
                 ->shows('play:loose', Grade::Usually, 'the wire has come longer')
                 ->brings(Symptom::PlayChanges, Grade::Usually, 'it slips a little each time')

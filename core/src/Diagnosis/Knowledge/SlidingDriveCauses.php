@@ -18,7 +18,14 @@ final readonly class SlidingDriveCauses implements KnownFamily
     public static function knowledge(): Knowledge
     {
         return Knowledge::of(
-            [Symptom::Weak, Symptom::CreepsOut, Symptom::HardToPullBack, Symptom::NoSpringBack, Symptom::AgainAndAgain, Symptom::Heavy],
+            [
+                Symptom::Weak,
+                Symptom::CreepsOut,
+                Symptom::HardToPullBack,
+                Symptom::NoSpringBack,
+                Symptom::AgainAndAgain,
+                Symptom::Heavy,
+            ],
             self::checks(),
             [...self::settings(), ...self::parts()],
             Shared::ofAnyCable(),
@@ -46,12 +53,26 @@ final readonly class SlidingDriveCauses implements KnownFamily
     private static function settings(): array
     {
         return [
-            Cause::setting('too_tight', 'Too much drive', Commonness::Common, 'One rung towards the handle, and try.', 5, Bearing::MoreSlack)
+            Cause::setting(
+                'too_tight',
+                'Too much drive',
+                Commonness::Common,
+                'One rung towards the handle, and try.',
+                5,
+                Bearing::MoreSlack,
+            )
                 ->shows('grass:creeps', Grade::Always, 'it creeps when let go')
                 ->shows('creep:held', Grade::Usually, 'it never lets go')
                 ->brings(Symptom::CreepsOut, Grade::Always, 'the belt never comes free')
                 ->brings(Symptom::HardToPullBack, Grade::Usually, 'the drive does not let go'),
-            Cause::setting('too_loose', 'Too little drive', Commonness::Common, 'One rung towards the engine, and try; two at most.', 5, Bearing::LessSlack)
+            Cause::setting(
+                'too_loose',
+                'Too little drive',
+                Commonness::Common,
+                'One rung towards the engine, and try; two at most.',
+                5,
+                Bearing::LessSlack,
+            )
                 ->shows('grass:slow', Grade::Always, 'it is slow when pushed')
                 ->brings(Symptom::Weak, Grade::Always, 'the belt is not drawn tight'),
         ];

@@ -17,7 +17,14 @@ final readonly class SpeedSelectorCauses implements KnownFamily
     public static function knowledge(): Knowledge
     {
         return Knowledge::of(
-            [Symptom::WrongDirection, Symptom::Weak, Symptom::CreepsOut, Symptom::HardToShift, Symptom::Heavy, Symptom::AgainAndAgain],
+            [
+                Symptom::WrongDirection,
+                Symptom::Weak,
+                Symptom::CreepsOut,
+                Symptom::HardToShift,
+                Symptom::Heavy,
+                Symptom::AgainAndAgain,
+            ],
             self::checks(),
             [...self::settings(), ...self::parts()],
             Shared::ofAnyCable(),
@@ -44,11 +51,23 @@ final readonly class SpeedSelectorCauses implements KnownFamily
     private static function settings(): array
     {
         return [
-            Cause::of('off_forward', 'Wheel stands too far forward', Commonness::Common, 'Bracket, so that the arm goes towards reverse; a little at a time, then both R1 and F1.', 10)
+            Cause::of(
+                'off_forward',
+                'Wheel stands too far forward',
+                Commonness::Common,
+                'Bracket, so that the arm goes towards reverse; a little at a time, then both R1 and F1.',
+                10,
+            )
                 ->shows('r1:forward', Grade::Always, 'R1 is still on the forward side')
                 ->brings(Symptom::WrongDirection, Grade::Always, 'R1 is still on the forward side')
                 ->brings(Symptom::CreepsOut, Grade::Sometimes, 'neutral lies beside the middle'),
-            Cause::of('off_reverse', 'Wheel stands too far in reverse', Commonness::Common, 'Bracket, so that the arm goes towards forward; a little at a time, then both R1 and F1.', 10)
+            Cause::of(
+                'off_reverse',
+                'Wheel stands too far in reverse',
+                Commonness::Common,
+                'Bracket, so that the arm goes towards forward; a little at a time, then both R1 and F1.',
+                10,
+            )
                 ->shows('f1:backward', Grade::Always, 'F1 is still on the reverse side')
                 ->brings(Symptom::WrongDirection, Grade::Always, 'F1 is still on the reverse side')
                 ->brings(Symptom::CreepsOut, Grade::Sometimes, 'neutral lies beside the middle')

@@ -18,7 +18,10 @@ final readonly class TriggerThrottleCauses implements KnownFamily
     public static function knowledge(): Knowledge
     {
         return Knowledge::of(
-            [Symptom::NotWideOpen, Symptom::StaysOpen, Symptom::CreepsOut, Symptom::DeadTravel, Symptom::Heavy, Symptom::NoSpringBack, Symptom::PlayChanges, Symptom::AgainAndAgain, Symptom::EndOfThread],
+            [
+                Symptom::NotWideOpen, Symptom::StaysOpen, Symptom::CreepsOut, Symptom::DeadTravel, Symptom::Heavy,
+                Symptom::NoSpringBack, Symptom::PlayChanges, Symptom::AgainAndAgain, Symptom::EndOfThread,
+            ],
             self::checks(),
             [...self::settings(), ...self::parts()],
             Shared::ofAnyCable(),
@@ -49,17 +52,38 @@ final readonly class TriggerThrottleCauses implements KnownFamily
     private static function settings(): array
     {
         return [
-            Cause::setting('too_tight', 'Play too small', Commonness::Common, 'Give slack: half a turn, and try.', 4, Bearing::MoreSlack)
+            Cause::setting(
+                'too_tight',
+                'Play too small',
+                Commonness::Common,
+                'Give slack: half a turn, and try.',
+                4,
+                Bearing::MoreSlack,
+            )
                 ->shows('play:tight', Grade::Always, 'play too small is what is read')
                 ->brings(Symptom::CreepsOut, Grade::Usually, 'the wire holds the barrel off its idle stop')
                 ->brings(Symptom::StaysOpen, Grade::Sometimes, 'the wire holds the barrel a little open'),
-            Cause::setting('too_loose', 'Play too large', Commonness::Common, 'Take slack away: one turn, try, then half a turn.', 4, Bearing::LessSlack)
+            Cause::setting(
+                'too_loose',
+                'Play too large',
+                Commonness::Common,
+                'Take slack away: one turn, try, then half a turn.',
+                4,
+                Bearing::LessSlack,
+            )
                 ->shows('play:loose', Grade::Always, 'play too large is what is read')
                 ->shows('barrel:short', Grade::Usually, 'the trigger is used up before the barrel is open')
                 ->brings(Symptom::NotWideOpen, Grade::Always, 'the trigger is used up before the barrel is open')
                 ->brings(Symptom::DeadTravel, Grade::Usually, 'the trigger moves before the wire does')
                 ->shows('keyhole:out', Grade::Sometimes, 'a slack wire falls out'),
-            Cause::setting('idle_high', 'Idle screw turned in too far', Commonness::Occasional, 'Turn it back until the head stands still at idle.', 4, Bearing::Elsewhere)
+            Cause::setting(
+                'idle_high',
+                'Idle screw turned in too far',
+                Commonness::Occasional,
+                'Turn it back until the head stands still at idle.',
+                4,
+                Bearing::Elsewhere,
+            )
                 ->shows('idle_screw:high', Grade::Always, 'its screw tells')
                 ->brings(Symptom::CreepsOut, Grade::Always, 'the clutch takes hold at idle'),
         ];

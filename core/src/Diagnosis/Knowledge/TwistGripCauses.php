@@ -18,7 +18,11 @@ final readonly class TwistGripCauses implements KnownFamily
     public static function knowledge(): Knowledge
     {
         return Knowledge::of(
-            [Symptom::StaysOpen, Symptom::IdleRises, Symptom::NotWideOpen, Symptom::DeadTravel, Symptom::Heavy, Symptom::NoSpringBack, Symptom::PlayChanges, Symptom::EndOfThread, Symptom::AgainAndAgain, Symptom::Jerky],
+            [
+                Symptom::StaysOpen, Symptom::IdleRises, Symptom::NotWideOpen, Symptom::DeadTravel, Symptom::Heavy,
+                Symptom::NoSpringBack, Symptom::PlayChanges, Symptom::EndOfThread, Symptom::AgainAndAgain,
+                Symptom::Jerky,
+            ],
             self::checks(),
             [...self::settings(), ...self::parts(), ...self::imitators()],
             Shared::ofAnyCable(),
@@ -73,12 +77,24 @@ final readonly class TwistGripCauses implements KnownFamily
     private static function parts(): array
     {
         return [
-            Cause::of('grip_binds', 'Grip binds on the bar end', Commonness::Occasional, 'Leave a little room at the bar end, clean the tube, no grease on the bar.', 6)
+            Cause::of(
+                'grip_binds',
+                'Grip binds on the bar end',
+                Commonness::Occasional,
+                'Leave a little room at the bar end, clean the tube, no grease on the bar.',
+                6,
+            )
                 ->shows('grip:binds', Grade::Always, 'a hand feels it')
                 ->brings(Symptom::StaysOpen, Grade::Usually, 'it rubs on the bar end')
                 ->brings(Symptom::Heavy, Grade::Usually, 'it rubs on the bar end')
                 ->brings(Symptom::NoSpringBack, Grade::Usually, 'it rubs on the bar end'),
-            Cause::of('closing_loose', 'Closing cable too loose', Commonness::Rare, 'Take up its slack, then read both.', 8)
+            Cause::of(
+                'closing_loose',
+                'Closing cable too loose',
+                Commonness::Rare,
+                'Take up its slack, then read both.',
+                8,
+            )
                 ->shows('closing:loose', Grade::Always, 'it reads so')
                 ->shows('groove:out', Grade::Sometimes, 'a slack wire leaves its groove')
                 ->brings(Symptom::StaysOpen, Grade::Sometimes, 'it does not draw the throttle shut'),

@@ -13,11 +13,17 @@ final readonly class AdjusterFitted extends Entry
 {
     /**
      * @param  string  $cable  id of the cable it sits on
-     * @param  string|null  $inPlaceOf  id of the adjuster it took the place of; null where it is one more, next to the working end
+     * @param  string|null  $inPlaceOf  id of the adjuster it took the place of; null where it is one more, next to the
+     *     working end
      * @param  string|null  $remark  its number, or where it came from
      */
-    public function __construct(Stamp $stamp, public Adjuster $adjuster, public string $cable, public ?string $inPlaceOf, public ?string $remark)
-    {
+    public function __construct(
+        Stamp $stamp,
+        public Adjuster $adjuster,
+        public string $cable,
+        public ?string $inPlaceOf,
+        public ?string $remark,
+    ) {
         parent::__construct($stamp);
     }
 

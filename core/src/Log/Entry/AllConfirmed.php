@@ -11,7 +11,10 @@ use VividPull\Core\Log\Stamp;
 use VividPull\Core\Procedure\Inspection;
 use VividPull\Core\Procedure\Step;
 
-/** The lines of a stage confirmed together: what was done, and what was found sound. It names each line that was on the screen. */
+/**
+ * The lines of a stage confirmed together: what was done, and what was found sound. It names each line that was on the
+ * screen.
+ */
 final readonly class AllConfirmed extends Entry
 {
     /** @param  list<string>  $keys  keys of steps and of parts looked over */

@@ -11,8 +11,13 @@ use VividPull\Core\Log\Stamp;
 /** An answer to one proof, in one pose where the proof has poses. */
 final readonly class Checked extends Entry
 {
-    public function __construct(Stamp $stamp, public string $key, public ?Pose $pose, public string $answer, public ?string $remark = null)
-    {
+    public function __construct(
+        Stamp $stamp,
+        public string $key,
+        public ?Pose $pose,
+        public string $answer,
+        public ?string $remark = null,
+    ) {
         parent::__construct($stamp);
     }
 

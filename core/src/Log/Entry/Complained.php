@@ -8,7 +8,10 @@ use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\Stamp;
 use VividPull\Core\Procedure\Symptom;
 
-/** Somebody said what feels wrong while the job is open: the job asks of each whether it is gone. Whoever noticed it need not work on the job. */
+/**
+ * Somebody said what feels wrong while the job is open: the job asks of each whether it is gone. Whoever noticed it
+ * need not work on the job.
+ */
 final readonly class Complained extends Entry
 {
     /** @param  list<Symptom>  $symptoms */

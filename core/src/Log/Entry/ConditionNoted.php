@@ -18,7 +18,10 @@ final readonly class ConditionNoted extends Entry
         parent::__construct($stamp);
     }
 
-    /** With what was said before and not said anew: another control of the visit asks for the heat, this one for the wheels. */
+    /**
+     * With what was said before and not said anew: another control of the visit asks for the heat, this one for the
+     * wheels.
+     */
     public function after(?self $before): self
     {
         return new self($this->stamp, $this->engine ?? $before?->engine, $this->wheels ?? $before?->wheels);

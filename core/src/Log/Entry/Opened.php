@@ -12,8 +12,12 @@ use VividPull\Core\Log\Standing;
 final readonly class Opened extends Entry
 {
     /** @param  bool  $isCheck  whether only its play is to be read, as long as nothing is wrong */
-    public function __construct(Stamp $stamp, public string $control, public Standing $standing, public bool $isCheck = false)
-    {
+    public function __construct(
+        Stamp $stamp,
+        public string $control,
+        public Standing $standing,
+        public bool $isCheck = false,
+    ) {
         parent::__construct($stamp);
     }
 

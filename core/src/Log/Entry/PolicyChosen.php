@@ -13,7 +13,10 @@ use VividPull\Core\Spec\RidersWish;
 use VividPull\Core\Spec\SetLike;
 use VividPull\Core\Spec\SettingMode;
 
-/** How to set it from here on: where in the band to aim, how far the work goes, where to park. Null leaves a thing as it was. */
+/**
+ * How to set it from here on: where in the band to aim, how far the work goes, where to park. Null leaves a thing as it
+ * was.
+ */
 final readonly class PolicyChosen extends Entry
 {
     public function __construct(

@@ -19,7 +19,10 @@ final readonly class ReadingTaken extends Entry
         Stamp $stamp,
         public float $mm,
         public string $entered,
-        /** How coarse the person wrote it beyond what the instrument shows, in mm: 3.2 for 4/8 in, 1 for 3 to 4 mm; 0 where not. */
+        /**
+         * How coarse the person wrote it beyond what the instrument shows, in mm: 3.2 for 4/8 in, 1 for 3 to 4 mm; 0
+         * where not.
+         */
         public float $writtenStep,
         public ReadingPoint $point,
         public Pose $pose,
@@ -34,7 +37,10 @@ final readonly class ReadingTaken extends Entry
     /** Whether it was read off a scale of inches, as its words tell. */
     public function isInInches(): bool
     {
-        return preg_match('/\/|[½⅓⅔¼¾⅛⅜⅝⅞]|\d\s*(?:"|\'\'|″|in\b|inch|thou|mil\b)|\b(?:half|quarter|eighth|sixteenth)/u', $this->entered) === 1;
+        return preg_match(
+            '/\/|[½⅓⅔¼¾⅛⅜⅝⅞]|\d\s*(?:"|\'\'|″|in\b|inch|thou|mil\b)|\b(?:half|quarter|eighth|sixteenth)/u',
+            $this->entered,
+        ) === 1;
     }
 
     public function kind(): EntryKind
@@ -45,12 +51,17 @@ final readonly class ReadingTaken extends Entry
     /** Whether this reading repeats the other: the same thing, read the same way, by the same person. */
     public function repeats(self $other, Spec $spec): bool
     {
-        return $this->isOfSame($other, $spec) && $this->instrument === $other->instrument && $this->stamp->by->is($other->stamp->by);
+        return $this->isOfSame($other, $spec)
+            && $this->instrument === $other->instrument
+            && $this->stamp->by->is($other->stamp->by);
     }
 
     /** Whether both are of the same play, as far as the state of the machine tells. */
     public function isOfSame(self $other, Spec $spec): bool
     {
-        return $this->point === $other->point && $this->pose === $other->pose && (! $spec->heatMatters() || $this->engine === $other->engine) && (! $spec->wheelsMatter() || $this->wheels === $other->wheels);
+        return $this->point === $other->point
+            && $this->pose === $other->pose
+            && (! $spec->heatMatters() || $this->engine === $other->engine)
+            && (! $spec->wheelsMatter() || $this->wheels === $other->wheels);
     }
 }

@@ -15,7 +15,9 @@ final readonly class Act
 {
     private function __construct(
         public ActKind $kind,
-        /** Key of the adjuster, end, proof, measure, part, setting or cure it is about; empty where it is about none. */
+        /**
+         * Key of the adjuster, end, proof, measure, part, setting or cure it is about; empty where it is about none.
+         */
         public string $about = '',
         public ?Steps $steps = null,
         public ?Pose $pose = null,

@@ -14,7 +14,16 @@ final readonly class AsFound
      * @param  array<string, float>  $at  where the adjusters stand, in turns or what else they are counted in
      * @param  list<Fault>  $faults
      * @param  bool  $isHot  whether its engine is
-     * @param  float|null  $speed  in km/h, that its governor lets it reach with both cables right; null where it has none
+     * @param  float|null  $speed  in km/h, that its governor lets it reach with both cables right; null where it has
+     *     none
      */
-    public function __construct(public float $play, public ?float $secondPlay, public float $offset, public array $at, public array $faults, public bool $isHot = false, public ?float $speed = null) {}
+    public function __construct(
+        public float $play,
+        public ?float $secondPlay,
+        public float $offset,
+        public array $at,
+        public array $faults,
+        public bool $isHot = false,
+        public ?float $speed = null,
+    ) {}
 }

@@ -112,6 +112,11 @@ final readonly class CableEnds
     /** How many ends of a cable lie on the edge of their seats. */
     public function besideOn(string $cable): int
     {
-        return count(array_filter($this->in, static fn (float $in, string $end): bool => str_starts_with($end, "{$cable}/") && Seat::of($in) === Seat::Edge, ARRAY_FILTER_USE_BOTH));
+        return count(array_filter(
+            $this->in,
+            static fn (float $in, string $end): bool => str_starts_with($end, "{$cable}/")
+                && Seat::of($in) === Seat::Edge,
+            ARRAY_FILTER_USE_BOTH,
+        ));
     }
 }

@@ -42,7 +42,10 @@ use VividPull\Core\Spec\Spec;
 use VividPull\Core\Wire\EntryCodec;
 use VividPull\Core\Wire\Node;
 
-/** Works a job on a control whose truth the bench does not see: reads it, tries it and turns it as it is asked to, and says what is so. */
+/**
+ * Works a job on a control whose truth the bench does not see: reads it, tries it and turns it as it is asked to, and
+ * says what is so.
+ */
 final class HonestHand
 {
     private const MOST = 260;
@@ -74,12 +77,18 @@ final class HonestHand
      * @param  array<string, float>  $at  as the job is told that adjusters stand
      * @param  array{id: string, kind: string, resolution_mm: float}  $instrument
      */
-    private function __construct(Spec $spec, Run $run, private readonly TrueControl $control, array $at, private readonly array $instrument)
-    {
+    private function __construct(
+        Spec $spec,
+        Run $run,
+        private readonly TrueControl $control,
+        array $at,
+        private readonly array $instrument,
+    ) {
         $this->person = new Person('hand', 'Hand', Role::Technician);
         $this->codec = new EntryCodec($run);
         $opened = $this->codec->body(EntryKind::Opened, Node::of(['control' => 'practice', 'standing' => [
-            ...($at === [] ? [] : ['positions_steps' => $at]), 'shelf' => [['name' => $instrument['id'], 'reach_mm' => 500] + $instrument],
+            ...($at === [] ? [] : ['positions_steps' => $at]),
+            'shelf' => [['name' => $instrument['id'], 'reach_mm' => 500] + $instrument],
         ]]), $this->stamp());
         $this->state = Bench::replay($spec, $run, Log::of($opened));
     }
@@ -104,7 +113,10 @@ final class HonestHand
             if ($item->kind === ItemKind::SignOff) {
                 $open = $this->openGates();
 
-                return $this->ended($open === [] ? JobEnd::Fit : JobEnd::Tagged, implode(' ', array_map(static fn (GateState $one): string => $one->sentence, $open)));
+                return $this->ended(
+                    $open === [] ? JobEnd::Fit : JobEnd::Tagged,
+                    implode(' ', array_map(static fn (GateState $one): string => $one->sentence, $open)),
+                );
             }
             $why = $this->goOn($item);
             if ($why !== null) {
@@ -118,12 +130,23 @@ final class HonestHand
     /** @return array<int, GateState> that are not passed */
     private function openGates(): array
     {
-        return array_filter($this->state->judgement->gates, static fn (GateState $one): bool => $one->status !== GateStatus::Passed);
+        return array_filter(
+            $this->state->judgement->gates,
+            static fn (GateState $one): bool => $one->status !== GateStatus::Passed,
+        );
     }
 
     private function ended(JobEnd $end, string $why): WorkedJob
     {
-        return new WorkedJob($end, $why, $this->count - 1, $this->moves, array_slice($this->asked, -8), $this->state, $this->deeds);
+        return new WorkedJob(
+            $end,
+            $why,
+            $this->count - 1,
+            $this->moves,
+            array_slice($this->asked, -8),
+            $this->state,
+            $this->deeds,
+        );
     }
 
     /** Null where it goes on. */
@@ -132,14 +155,20 @@ final class HonestHand
         if ($item->key !== ($this->asked[count($this->asked) - 2] ?? $item->key)) {
             $this->readings = 0;
         }
-        if ($item->key === 'put_right' || ($item->failed && $item->kind === ItemKind::InBand && $this->control->wants() !== null)) {
+        if (
+            $item->key === 'put_right'
+            || ($item->failed && $item->kind === ItemKind::InBand && $this->control->wants() !== null)
+        ) {
             return $this->putRight();
         }
 
         return match (true) {
             $item->kind === ItemKind::Thread => $this->thread($item),
             $item->kind === ItemKind::Measure => $this->measure($item),
-            $item->kind === ItemKind::Reading => ItemKey::of($item->key)->topic === ItemTopic::Pose && in_array($this->of($item)->next()->kind, [PlanKind::Move, PlanKind::RoutingFault], true) ? $this->set($item) : $this->read($item),
+            $item->kind === ItemKind::Reading => ItemKey::of($item->key)->topic === ItemTopic::Pose
+                && in_array($this->of($item)->next()->kind, [PlanKind::Move, PlanKind::RoutingFault], true)
+                ? $this->set($item)
+                : $this->read($item),
             $item->kind === ItemKind::InBand => $this->set($item),
             default => $this->answer($item),
         };
@@ -173,7 +202,13 @@ final class HonestHand
         $adjuster = $this->state->run->adjuster((string) $item->about);
 
         return $adjuster === null ? $this->ended(JobEnd::Lost, "No adjuster is {$item->about}.")
-            : $this->entry(EntryKind::Thread, ['adjuster' => $adjuster->id(), $adjuster->counting()->unit->field() => $this->control->stands($adjuster->id())]);
+            : $this->entry(
+                EntryKind::Thread,
+                [
+                    'adjuster' => $adjuster->id(),
+                    $adjuster->counting()->unit->field() => $this->control->stands($adjuster->id()),
+                ],
+            );
     }
 
     private function read(StageItem $item): ?WorkedJob
@@ -181,7 +216,9 @@ final class HonestHand
         if ($this->readings++ >= self::MOST_READINGS) {
             return $this->enough($item);
         }
-        $pose = ItemKey::of($item->key)->topic === ItemTopic::Pose ? Pose::tryFrom((string) $item->about) : $this->posed($this->of($item)->judgement);
+        $pose = ItemKey::of($item->key)->topic === ItemTopic::Pose
+            ? Pose::tryFrom((string) $item->about)
+            : $this->posed($this->of($item)->judgement);
 
         if (! $this->control->isSettled()) {
             $this->control->settle();
@@ -189,31 +226,41 @@ final class HonestHand
         }
         $this->deeds[] = Act::hold($this->point($item), $pose ?? Pose::Straight);
 
-        return $this->line(sprintf('%.2F', $this->control->read($this->point($item), $pose, $this->instrument['resolution_mm'])), $item, $pose);
+        return $this->line(
+            sprintf('%.2F', $this->control->read($this->point($item), $pose, $this->instrument['resolution_mm'])),
+            $item,
+            $pose,
+        );
     }
 
     /** Where it is set; another pose where that was read once and stands apart, and else when it is asked for. */
     private function posed(Judgement $judgement): Pose
     {
-        return $judgement->now->is(VerdictKind::Unread) ? Pose::Straight : $judgement->poseToReadAgain() ?? Pose::Straight;
+        return $judgement->now->is(VerdictKind::Unread)
+            ? Pose::Straight
+            : $judgement->poseToReadAgain() ?? Pose::Straight;
     }
 
     private function point(StageItem $item): ReadingPoint
     {
-        return ($item->isSecond ? $this->state->spec->second : $this->state->spec->aim)->point ?? ReadingPoint::LeverTip;
+        return ($item->isSecond ? $this->state->spec->second : $this->state->spec->aim)->point
+            ?? ReadingPoint::LeverTip;
     }
 
     /** The instrument can say no more. */
     private function enough(StageItem $item): ?WorkedJob
     {
         $this->readings = 0;
-        $pose = ItemKey::of($item->key)->topic === ItemTopic::Pose ? Pose::from((string) $item->about) : $this->posed($this->of($item)->judgement);
+        $pose = ItemKey::of($item->key)->topic === ItemTopic::Pose
+            ? Pose::from((string) $item->about)
+            : $this->posed($this->of($item)->judgement);
         $verdict = $this->of($item)->judgement->poses[$pose->value] ?? null;
         if ($verdict !== null && $verdict->mayBeLeft()) {
             return $this->entry(EntryKind::Enough, ['point' => $this->point($item)->value, 'pose' => $pose->value]);
         }
 
-        // Neither told nor likely enough to be left: it is turned as the bench would turn it, or nothing that turns is left.
+        // Neither told nor likely enough to be left: it is turned as the bench would turn it, or nothing that turns is
+        // left.
         $next = $this->of($item)->next();
         $adjuster = $this->state->run->adjuster($next->recommended ?? '');
         $steps = $next->options[$next->recommended ?? '']->steps ?? null;
@@ -222,7 +269,10 @@ final class HonestHand
             $next->kind === PlanKind::Suspect && $this->control->wants() !== null => $this->putRight(),
             $next->kind === PlanKind::OutOfThread => $this->ended(JobEnd::Spent, $next->sentence),
             $next->kind === PlanKind::Suspect => $this->ended(JobEnd::Suspected, $next->sentence),
-            $next->kind !== PlanKind::Decide => $this->ended(JobEnd::Lost, "It is read again and again at {$item->key}: {$next->sentence}"),
+            $next->kind !== PlanKind::Decide => $this->ended(
+                JobEnd::Lost,
+                "It is read again and again at {$item->key}: {$next->sentence}",
+            ),
             $adjuster === null || $steps === null => $this->ended(JobEnd::Spent, $next->sentence),
             default => $this->turn($adjuster, $steps),
         };
@@ -243,7 +293,8 @@ final class HonestHand
         $advice = $next->options[$next->recommended ?? ''] ?? null;
         $adjuster = $this->state->run->adjuster($next->recommended ?? '');
         // Where an adjuster is to be brought home, the move that does it is shown, though play is inside.
-        $isShown = $next->kind === PlanKind::Move || ($next->kind === PlanKind::Prove && ItemKey::of($item->key)->topic === ItemTopic::Home);
+        $isShown = $next->kind === PlanKind::Move
+            || ($next->kind === PlanKind::Prove && ItemKey::of($item->key)->topic === ItemTopic::Home);
         if ($isShown && $advice?->steps !== null && $adjuster !== null) {
             return $this->turn($adjuster, $advice->steps);
         }
@@ -251,7 +302,9 @@ final class HonestHand
         return match ($next->kind) {
             PlanKind::Read, PlanKind::Decide => $this->read($item),
             // Inside, and the item wants it read until it is whole.
-            PlanKind::Prove => $this->control->wants() !== null && $item->failed ? $this->putRight() : $this->read($item),
+            PlanKind::Prove => $this->control->wants() !== null && $item->failed
+                ? $this->putRight()
+                : $this->read($item),
             PlanKind::RoutingFault, PlanKind::Suspect, PlanKind::OutOfThread => match (true) {
                 $this->control->wants() !== null => $this->putRight(),
                 $next->kind === PlanKind::OutOfThread => $this->ended(JobEnd::Spent, $next->sentence),
@@ -274,7 +327,10 @@ final class HonestHand
         $this->control->turn($adjuster->id(), $steps);
         $this->deeds[] = Act::turn($adjuster->id(), $steps);
 
-        return $this->entry(EntryKind::Move, ['adjuster' => $adjuster->id(), $adjuster->counting()->unit->field() => $steps->toFloat()]);
+        return $this->entry(
+            EntryKind::Move,
+            ['adjuster' => $adjuster->id(), $adjuster->counting()->unit->field() => $steps->toFloat()],
+        );
     }
 
     private function table(): ?WorkedJob
@@ -298,7 +354,10 @@ final class HonestHand
             foreach ($table->untold(true) as $setting) {
                 $this->shift($setting->key);
 
-                return $this->entry(EntryKind::Outcome, ['setting' => $setting->key, 'saw' => $this->control->does($setting)]);
+                return $this->entry(
+                    EntryKind::Outcome,
+                    ['setting' => $setting->key, 'saw' => $this->control->does($setting)],
+                );
             }
         }
 
@@ -306,7 +365,10 @@ final class HonestHand
             return $this->putRight();
         }
 
-        return $this->ended($advice->kind === TableAdviceKind::OutOfReach ? JobEnd::Spent : JobEnd::Lost, "{$advice->kind->value}: {$advice->sentence}");
+        return $this->ended(
+            $advice->kind === TableAdviceKind::OutOfReach ? JobEnd::Spent : JobEnd::Lost,
+            "{$advice->kind->value}: {$advice->sentence}",
+        );
     }
 
     /** As one does who sees what it is. */
@@ -316,14 +378,24 @@ final class HonestHand
         if ($cure === null) {
             $next = $this->state->next();
 
-            return $this->ended($this->control->isUnsafe() ? JobEnd::Tagged : JobEnd::Lost, "Something is to be put right, and nothing is wrong: {$next->sentence}");
+            return $this->ended(
+                $this->control->isUnsafe() ? JobEnd::Tagged : JobEnd::Lost,
+                "Something is to be put right, and nothing is wrong: {$next->sentence}",
+            );
         }
         // What was read before is no reading of what stands now.
         $this->readings = 0;
         $this->control->cure($cure);
         $this->deeds[] = Act::cure($cure);
 
-        return $this->entry(EntryKind::PutRight, ['cure' => in_array($cure, Families::of($this->state->spec->family)->cures(), true) ? $cure->value : Cure::Other->value]);
+        return $this->entry(
+            EntryKind::PutRight,
+            [
+                'cure' => in_array($cure, Families::of($this->state->spec->family)->cures(), true)
+                    ? $cure->value
+                    : Cure::Other->value,
+            ],
+        );
     }
 
     private function answer(StageItem $item): ?WorkedJob
@@ -367,8 +439,18 @@ final class HonestHand
             $this->deeds[] = Act::shut((string) $item->about);
         }
         $act = match ($key->topic) {
-            ItemTopic::Check, ItemTopic::Found => Act::try((string) $proof, $pose === null ? null : Pose::tryFrom($pose)),
-            ItemTopic::Step => in_array($item->key, array_map(static fn (Inspection $one): string => $one->key, Families::of($this->state->spec->family)->lookOver()), true) ? Act::look($item->key) : null,
+            ItemTopic::Check,
+            ItemTopic::Found => Act::try((string) $proof, $pose === null ? null : Pose::tryFrom($pose)),
+            ItemTopic::Step => in_array(
+                $item->key,
+                array_map(
+                    static fn (Inspection $one): string => $one->key,
+                    Families::of($this->state->spec->family)->lookOver(),
+                ),
+                true,
+            )
+                ? Act::look($item->key)
+                : null,
             default => null,
         };
         if ($act !== null && $act->kind === ActKind::Look && ! $this->control->isLit()) {
@@ -415,7 +497,10 @@ final class HonestHand
     {
         $entry = $this->state->log->find($reading);
 
-        return $entry instanceof ReadingTaken && abs($entry->mm - max(0.0, $this->control->play($entry->point, $entry->pose))) > self::MISREAD * $this->instrument['resolution_mm'];
+        return $entry instanceof ReadingTaken
+            && abs(
+                $entry->mm - max(0.0, $this->control->play($entry->point, $entry->pose)),
+            ) > self::MISREAD * $this->instrument['resolution_mm'];
     }
 
     private function does(string $setting): string
@@ -427,7 +512,12 @@ final class HonestHand
 
     private function line(string $line, StageItem $item, ?Pose $pose = null): null
     {
-        $draft = BenchLine::read($line, new Shown(null, null, $pose, null, $this->instrument['id'], $item->key, Unit::Millimetre), $this->state, $this->person);
+        $draft = BenchLine::read(
+            $line,
+            new Shown(null, null, $pose, null, $this->instrument['id'], $item->key, Unit::Millimetre),
+            $this->state,
+            $this->person,
+        );
 
         return $this->entry($draft->kind, $draft->body);
     }
@@ -446,6 +536,10 @@ final class HonestHand
     {
         $this->count++;
 
-        return new Stamp("p{$this->count}", sprintf('2026-01-01T08:%02d:%02d+00:00', intdiv($this->count, 60), $this->count % 60), $this->person);
+        return new Stamp(
+            "p{$this->count}",
+            sprintf('2026-01-01T08:%02d:%02d+00:00', intdiv($this->count, 60), $this->count % 60),
+            $this->person,
+        );
     }
 }

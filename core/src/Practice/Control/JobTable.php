@@ -7,7 +7,10 @@ namespace VividPull\Core\Practice\Control;
 use VividPull\Core\Practice\SeededChance;
 use VividPull\Core\Spec\FamilyKey;
 
-/** Jobs on hidden controls of one family, worked by an honest hand as the bench asks: how they end, and whether that is so. */
+/**
+ * Jobs on hidden controls of one family, worked by an honest hand as the bench asks: how they end, and whether that is
+ * so.
+ */
 final readonly class JobTable
 {
     /**
@@ -50,7 +53,9 @@ final readonly class JobTable
         return match ($worked->end) {
             JobEnd::Fit => $control->isUnsafe() ? 'called fit, and is not' : null,
             JobEnd::Tagged => $control->isUnsafe() ? null : "tagged, and nothing is wrong with it: {$worked->why}",
-            JobEnd::Spent => $control->isPlainlyRight() ? "said to be out of reach, and is right: {$worked->why}" : null,
+            JobEnd::Spent => $control->isPlainlyRight()
+                ? "said to be out of reach, and is right: {$worked->why}"
+                : null,
             JobEnd::Suspected => null,
             JobEnd::Lost => 'led nowhere after '.implode(', ', $worked->asked).": {$worked->why}",
         };

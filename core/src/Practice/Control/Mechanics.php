@@ -24,7 +24,10 @@ final readonly class Mechanics
         public float $lost = 0.0,
         /** mm of conduit by which a wire stays behind, on the side it was turned from. */
         public float $stiction = 0.0,
-        /** Degrees by which its lever stands off square to the wire at rest; ahead of it above zero, so that each mm of wire moves it further. */
+        /**
+         * Degrees by which its lever stands off square to the wire at rest; ahead of it above zero, so that each mm of
+         * wire moves it further.
+         */
         public float $offSquare = 0.0,
         /** mm of conduit that a new cable still gives while it beds in: half of what is left with every full pull. */
         public float $beds = 0.0,

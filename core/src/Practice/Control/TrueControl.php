@@ -22,8 +22,9 @@ use VividPull\Core\Spec\SpecBand;
 use VividPull\Core\Spec\SpeedCeiling;
 
 /**
- * A control of any family as it truly is: its slack, where its adjusters stand, what is wrong with it. It answers whoever reads it, tries it
- * or turns it, by mechanics of its own; nothing of what the bench believes, judges or advises is known to it.
+ * A control of any family as it truly is: its slack, where its adjusters stand, what is wrong with it. It answers
+ * whoever reads it, tries it or turns it, by mechanics of its own; nothing of what the bench believes, judges or
+ * advises is known to it.
  */
 final class TrueControl
 {
@@ -66,12 +67,18 @@ final class TrueControl
 
     private bool $isLit = false;
 
-    /** Key of the setting it was shifted to last, and whether its teeth have met there: they meet once a wheel is turned. */
+    /**
+     * Key of the setting it was shifted to last, and whether its teeth have met there: they meet once a wheel is
+     * turned.
+     */
     private ?string $shifted = null;
 
     private bool $hasMet = false;
 
-    /** @var array<string, float> how far a thread lies in what it gives up, in its smallest steps, by adjuster; as found it was last turned out */
+    /**
+     * @var array<string, float> how far a thread lies in what it gives up, in its smallest steps, by adjuster; as found
+     *     it was last turned out
+     */
     private array $taken = [];
 
     /** mm of conduit that a new cable gives yet. */
@@ -101,12 +108,21 @@ final class TrueControl
     /** Where the arm of a table stands from where it should, in the table's unit. */
     private float $offset;
 
-    public function __construct(private readonly Spec $spec, private readonly Run $run, AsFound $found, private readonly Mechanics $mechanics, private readonly Chance $chance)
-    {
+    public function __construct(
+        private readonly Spec $spec,
+        private readonly Run $run,
+        AsFound $found,
+        private readonly Mechanics $mechanics,
+        private readonly Chance $chance,
+    ) {
         $band = $spec->aim;
         $this->band = $band instanceof FreePlayBand ? $band : null;
         $this->table = $spec->other(OutcomeTable::class);
-        $this->slack = [$run->cables[0]->id => $this->band === null ? 0.0 : $this->wireFor($found->play / $this->ratio($this->band->point))];
+        $this->slack = [
+            $run->cables[0]->id => $this->band === null
+                ? 0.0
+                : $this->wireFor($found->play / $this->ratio($this->band->point)),
+        ];
         $this->beds = $mechanics->beds;
         if ($spec->second !== null && $found->secondPlay !== null) {
             $this->slack[$this->cableRead($spec->second->point)] = $found->secondPlay / $this->ratio($spec->second->point);
@@ -121,7 +137,8 @@ final class TrueControl
         $this->ends = CableEnds::of($spec->family, $run, isset($this->faults[Fault::OffSeat->value]));
         // What it plays as found is what it plays with the end beside its seat.
         foreach ($run->cables as $cable) {
-            $this->slack[$cable->id] = ($this->slack[$cable->id] ?? 0.0) + self::ON_EDGE * $this->ends->besideOn($cable->id);
+            $this->slack[$cable->id] = ($this->slack[$cable->id] ?? 0.0)
+                + self::ON_EDGE * $this->ends->besideOn($cable->id);
         }
     }
 
@@ -183,11 +200,18 @@ final class TrueControl
     {
         $one = $this->run->adjuster($adjuster);
         if ($this->mechanics->creep > 0.0 && $one !== null && $one->kind()->isThreaded()) {
-            $this->give($one, $one->slackGiven($one->smallestStep()) * $this->mechanics->creep * (1.0 + 0.5 * $this->chance->normal()));
+            $this->give(
+                $one,
+                $one->slackGiven($one->smallestStep()) * $this->mechanics->creep * (1.0
+                    + 0.5 * $this->chance->normal()),
+            );
         }
     }
 
-    /** Steps by which somebody who watches the arm moves it so far, in the table's unit; the one way or the other; as far as its travel goes. */
+    /**
+     * Steps by which somebody who watches the arm moves it so far, in the table's unit; the one way or the other; as
+     * far as its travel goes.
+     */
     public function towards(Adjuster $adjuster, float $shift): Steps
     {
         $wanted = $shift / $this->perStep($adjuster) * $adjuster->counting()->each->count;
@@ -197,7 +221,9 @@ final class TrueControl
         $room = $wanted < 0.0 ? $at - $adjuster->travel()->from->toFloat() : $adjuster->travel()->to->toFloat() - $at;
         $most = floor(Steps::exactly(max(0.0, $room))->count / $least + 1e-9);
 
-        return Steps::fromCount((int) (min($most, max(1.0, round(abs($wanted) / $least))) * $least) * ($wanted < 0.0 ? -1 : 1));
+        return Steps::fromCount(
+            (int) (min($most, max(1.0, round(abs($wanted) / $least))) * $least) * ($wanted < 0.0 ? -1 : 1),
+        );
     }
 
     /** What of its faults this puts right. */
@@ -242,7 +268,9 @@ final class TrueControl
     {
         $read = round($this->shows($point, $pose) / $marks) * $marks;
 
-        return $this->mechanics->misread > 0.0 && $this->chance->between(0.0, 1.0) < $this->mechanics->misread ? $read + 10 * $marks : $read;
+        return $this->mechanics->misread > 0.0 && $this->chance->between(0.0, 1.0) < $this->mechanics->misread
+            ? $read + 10 * $marks
+            : $read;
     }
 
     /** How far it moves until it resists when it is pulled once more, in mm: no two pulls are quite alike. */
@@ -252,7 +280,11 @@ final class TrueControl
         $heat = self::HEAT * ((int) $this->isHot - (int) $this->wantsHot());
         $beside = ($this->isSettled ? 0.0 : self::UNSETTLED) - $heat - $this->side * $this->mechanics->stiction;
 
-        return max(0.0, max(0.0, $this->play($point, $pose) + $beside * $this->ratio($point)) + $this->mechanics->noise * $this->chance->normal());
+        return max(
+            0.0,
+            max(0.0, $this->play($point, $pose) + $beside * $this->ratio($point))
+                + $this->mechanics->noise * $this->chance->normal(),
+        );
     }
 
     /** Whether what was turned last lies where it stays. */
@@ -313,12 +345,16 @@ final class TrueControl
         return $this->spec->conditions->engine === EngineHeat::Hot;
     }
 
-    /** What a watch, a speed or a tyre measures, in the unit of what is measured; null where there is nothing of that. */
+    /**
+     * What a watch, a speed or a tyre measures, in the unit of what is measured; null where there is nothing of that.
+     */
     public function measures(MeasureKey $what): ?float
     {
         $true = $this->truly($what);
 
-        return $true === null ? null : round(max(0.0, $true + 0.5 * $what->usualDeviation() * $this->chance->normal()), $what->decimals());
+        return $true === null
+            ? null
+            : round(max(0.0, $true + 0.5 * $what->usualDeviation() * $this->chance->normal()), $what->decimals());
     }
 
     /** The same, as it is. */
@@ -361,7 +397,10 @@ final class TrueControl
     /** Whether it looks sound: without a light some things are not seen. */
     public function looksSound(string $part): bool
     {
-        return array_filter($this->faults, fn (Fault $one): bool => $one->isSeenAt() === $part && ($this->isLit || ! $one->needsLight())) === [];
+        return array_filter(
+            $this->faults,
+            fn (Fault $one): bool => $one->isSeenAt() === $part && ($this->isLit || ! $one->needsLight()),
+        ) === [];
     }
 
     public function isLit(): bool
@@ -396,10 +435,15 @@ final class TrueControl
     /** Whether teeth have to meet before anything shows what it does. */
     public function hasTeeth(): bool
     {
-        return array_filter($this->table->settings ?? [], static fn (OutcomeSetting $one): bool => $one->provesNothing() !== null) !== [];
+        return array_filter(
+            $this->table->settings ?? [],
+            static fn (OutcomeSetting $one): bool => $one->provesNothing() !== null,
+        ) !== [];
     }
 
-    /** What is seen of it where it stands: teeth that have not met prove nothing. Null where it was shifted nowhere yet. */
+    /**
+     * What is seen of it where it stands: teeth that have not met prove nothing. Null where it was shifted nowhere yet.
+     */
     public function showsAsShifted(): ?string
     {
         $setting = $this->table->settings[$this->shifted ?? ''] ?? null;
@@ -412,7 +456,11 @@ final class TrueControl
     {
         $stands = $setting->at + $this->offset;
         foreach ($setting->sees as $word) {
-            if (! $word->provesNothing && ($word->low === null || $stands >= $word->low) && ($word->high === null || $stands < $word->high)) {
+            if (
+                ! $word->provesNothing
+                && ($word->low === null || $stands >= $word->low)
+                && ($word->high === null || $stands < $word->high)
+            ) {
                 return $word->key;
             }
         }
@@ -442,14 +490,17 @@ final class TrueControl
     {
         $low = $this->band?->band->low;
 
-        return $this->band !== null && ($this->least() <= 0.0 || ($low !== null && $this->least() < $low - self::BEARS * $width)) || $this->short(-1);
+        return $this->band !== null
+            && ($this->least() <= 0.0 || ($low !== null && $this->least() < $low - self::BEARS * $width))
+            || $this->short(-1);
     }
 
     private function isBeyond(float $width): bool
     {
         $high = $this->band?->band->high;
 
-        return $this->band !== null && $high !== null && $this->most() > $high + self::BEARS * $width || $this->short(1);
+        return $this->band !== null && $high !== null && $this->most() > $high + self::BEARS * $width
+            || $this->short(1);
     }
 
     /** A table's arm that stands past (−1) or short of (1) what a drive wants, beyond where that alone decides. */
@@ -470,30 +521,48 @@ final class TrueControl
         return $this->isWhole() && $this->isInBand(0.0) && ! $this->isWrongAtASetting() && $this->tooFast() <= 0.0;
     }
 
-    /** Whether anything about it is unsafe: taut, tight or loose beyond what it bears, wrong at a setting, too fast, or faulty. */
+    /**
+     * Whether anything about it is unsafe: taut, tight or loose beyond what it bears, wrong at a setting, too fast, or
+     * faulty.
+     */
     public function isUnsafe(): bool
     {
-        return ! $this->isWhole() || $this->is('tight') || $this->is('loose') || $this->isSecondTaut() || $this->isWrongAtASetting() || $this->tooFast() > 0.0;
+        return ! $this->isWhole()
+            || $this->is('tight')
+            || $this->is('loose')
+            || $this->isSecondTaut()
+            || $this->isWrongAtASetting()
+            || $this->tooFast() > 0.0;
     }
 
     /**
-     * How far each thing that is set stands from where it may stand, for one who sees it: below zero too little, above too much.
+     * How far each thing that is set stands from where it may stand, for one who sees it: below zero too little, above
+     * too much.
      *
      * @param  float  $share  of a band's width that play has to keep from its edges, below a half
      * @return array<string, float> mm of play by cable, what the arm of a table is counted in, or km/h of a governor
      */
     public function errors(float $share = 0.0): array
     {
-        $errors = $this->band === null ? [] : [$this->run->cables[0]->id => self::outside($this->band->band, $this->least(), $this->most(), $share)];
+        $errors = $this->band === null
+            ? []
+            : [$this->run->cables[0]->id => self::outside($this->band->band, $this->least(), $this->most(), $share)];
         if ($this->spec->second !== null) {
             $play = $this->play($this->spec->second->point);
-            $errors[$this->cableRead($this->spec->second->point)] = self::outside($this->spec->second->band, $play, $play, $share);
+            $errors[$this->cableRead($this->spec->second->point)] = self::outside(
+                $this->spec->second->band,
+                $play,
+                $play,
+                $share,
+            );
         }
         if ($this->speed !== null) {
             $errors['governor'] = $this->tooFast();
         }
 
-        return $this->table === null ? $errors : $errors + ['table' => $this->isWrongAtASetting() ? $this->offset : 0.0];
+        return $this->table === null
+            ? $errors
+            : $errors + ['table' => $this->isWrongAtASetting() ? $this->offset : 0.0];
     }
 
     private static function outside(SpecBand $band, float $least, float $most, float $share): float
@@ -526,18 +595,25 @@ final class TrueControl
         $second = $this->spec->second;
         if ($second !== null) {
             $play = $this->play($second->point);
-            if ($play < ($second->band->low ?? 0.0) + $within || ($second->band->high !== null && $play > $second->band->high - $within)) {
+            if (
+                $play < ($second->band->low ?? 0.0) + $within
+                || ($second->band->high !== null && $play > $second->band->high - $within)
+            ) {
                 return false;
             }
         }
 
-        return ($low === null ? $this->least() > 0.0 : $this->least() >= $low + $within) && ($high === null || $this->most() <= $high - $within);
+        return ($low === null ? $this->least() > 0.0 : $this->least() >= $low + $within)
+            && ($high === null || $this->most() <= $high - $within);
     }
 
     /** Right, or so near to it that no instrument would tell. */
     public function isAllButRight(): bool
     {
-        return $this->isWhole() && $this->isInBand(-0.1 * $this->width()) && ! $this->isWrongAtASetting() && $this->tooFast() <= 0.0;
+        return $this->isWhole()
+            && $this->isInBand(-0.1 * $this->width())
+            && ! $this->isWrongAtASetting()
+            && $this->tooFast() <= 0.0;
     }
 
     /** Right, and so far from the edges of its band that any instrument would tell. */
@@ -566,8 +642,9 @@ final class TrueControl
     }
 
     /**
-     * How far the anchor of the wire goes, straight across, as its lever takes up so much wire: the chord of the arc it swings through. With r
-     * from pivot to anchor and φ off square, slack s is r·(sin(φ + θ) − sin φ) and the chord 2r·sin(θ/2).
+     * How far the anchor of the wire goes, straight across, as its lever takes up so much wire: the chord of the arc it
+     * swings through. With r from pivot to anchor and φ off square, slack s is r·(sin(φ + θ) − sin φ) and the chord
+     * 2r·sin(θ/2).
      */
     private function swings(float $slack): float
     {
@@ -593,7 +670,9 @@ final class TrueControl
     /** A wrong route takes more in a turn of the bars than the run does by itself. */
     private function ofPose(Pose $pose): float
     {
-        return ($this->mechanics->poses[$pose->value] ?? 0.0) * (isset($this->faults[Fault::Route->value]) ? self::ROUTED : 1.0);
+        return ($this->mechanics->poses[$pose->value] ?? 0.0) * (isset($this->faults[Fault::Route->value])
+            ? self::ROUTED
+            : 1.0);
     }
 
     private function least(): float
@@ -622,7 +701,9 @@ final class TrueControl
     {
         $read = $point === ReadingPoint::GripBackward ? ReadingPoint::GripFlange : $point;
 
-        return ($this->run->couplings->all()[$read->value]->value ?? 1.0) * ($point === ReadingPoint::CarburettorBarrel ? 1.0 : $this->mechanics->ratioFactor);
+        return ($this->run->couplings->all()[$read->value]->value ?? 1.0) * ($point === ReadingPoint::CarburettorBarrel
+            ? 1.0
+            : $this->mechanics->ratioFactor);
     }
 
     private function width(): float
@@ -645,6 +726,9 @@ final class TrueControl
     {
         $mover = $this->table->movers[$adjuster->id()] ?? null;
 
-        return $mover === null ? 0.0 : ($mover->perStep ?? self::UNMEASURED) * ($mover->sign ?? $this->mechanics->sense) * $this->mechanics->ratioFactor;
+        return $mover === null
+            ? 0.0
+            : ($mover->perStep ?? self::UNMEASURED) * ($mover->sign
+                ?? $this->mechanics->sense) * $this->mechanics->ratioFactor;
     }
 }

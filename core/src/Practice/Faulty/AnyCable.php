@@ -55,8 +55,14 @@ final readonly class AnyCable
     }
 
     /** @return Closure(WornControl): void one quantity that lies somewhere between two figures */
-    public static function spoilt(string $quantity, float $least, float $most, string $also = '', float $alsoLeast = 0.0, float $alsoMost = 0.0): Closure
-    {
+    public static function spoilt(
+        string $quantity,
+        float $least,
+        float $most,
+        string $also = '',
+        float $alsoLeast = 0.0,
+        float $alsoMost = 0.0,
+    ): Closure {
         return static function (WornControl $is) use ($quantity, $least, $most, $also, $alsoLeast, $alsoMost): void {
             $is->put($quantity, $is->chance->between($least, $most));
             if ($also !== '') {

@@ -22,7 +22,8 @@ final readonly class FaultyAutomaticClutch implements FaultyFamily
 
     public function notices(WornControl $is): array
     {
-        // The shoes touch at 1.4 times the idle speed; weak springs let them out sooner, a throttle held open raises the speed.
+        // The shoes touch at 1.4 times the idle speed; weak springs let them out sooner, a throttle held open raises
+        // the speed.
         $speed = 1.0 + $is->of('idle') + ($is->springsBack() ? 0.0 : 0.3) + 0.12 * $is->standsOut();
         $touches = 1.3 * (1.0 - 0.5 * $is->of('shoe_springs'));
 
@@ -37,7 +38,9 @@ final readonly class FaultyAutomaticClutch implements FaultyFamily
     public function looks(WornControl $is): array
     {
         return [
-            'idle' => $is->sees($is->of('idle'), 0.1, 0.03) ? 'high' : ($is->sees(-$is->of('idle'), 0.12, 0.03) ? 'low' : null),
+            'idle' => $is->sees($is->of('idle'), 0.1, 0.03)
+                ? 'high'
+                : ($is->sees(-$is->of('idle'), 0.12, 0.03) ? 'low' : null),
             'oil' => $is->of('oil') > 0.0 ? 'wrong' : null,
             'lever' => $is->sees($is->of('lever'), 0.3, 0.1) ? 'slack' : null,
             'shoes' => $is->sees($is->of('shoes'), 0.15, 0.04) ? 'worn' : null,

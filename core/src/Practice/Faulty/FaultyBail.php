@@ -44,9 +44,13 @@ final readonly class FaultyBail implements FaultyFamily
             'peg' => $is->of('peg') > 0.5 ? 'broken' : null,
             'brake_off' => $is->sees(0.8 - $travel, 0.05, 0.05) ? 'drags' : null,
             'contact' => $is->sees(0.82 - $travel, 0.05, 0.05) ? 'half' : null,
-            'lining' => $is->sees($is->of('lining'), 0.25, 0.08) ? 'worn' : ($is->sees($is->of('dirt'), 0.25, 0.08) ? 'dirty' : null),
+            'lining' => $is->sees($is->of('lining'), 0.25, 0.08)
+                ? 'worn'
+                : ($is->sees($is->of('dirt'), 0.25, 0.08) ? 'dirty' : null),
             'spring' => $is->sees($is->of('spring_lost'), 0.5, 0.1) ? 'broken' : null,
-            'length' => $is->sees(-$is->of('length'), 1.2, 0.4) ? 'short' : ($is->sees($is->of('length'), 1.2, 0.4) ? 'long' : null),
+            'length' => $is->sees(-$is->of('length'), 1.2, 0.4)
+                ? 'short'
+                : ($is->sees($is->of('length'), 1.2, 0.4) ? 'long' : null),
             'plug' => $is->of('plug') > 0.5 ? 'none' : null,
             'rope' => $is->sees($is->of('starter'), 0.25, 0.08) ? 'hard' : null,
         ];
@@ -55,6 +59,10 @@ final readonly class FaultyBail implements FaultyFamily
     /** How far the bail draws the brake and its contact, as a share. */
     private static function travel(WornControl $is): float
     {
-        return 1.0 - 0.14 * abs($is->of('length')) - 0.6 * $is->of('peg') - 0.12 * $is->standsOut() - 0.03 * $is->of('bends');
+        return 1.0
+            - 0.14 * abs($is->of('length'))
+            - 0.6 * $is->of('peg')
+            - 0.12 * $is->standsOut()
+            - 0.03 * $is->of('bends');
     }
 }

@@ -39,8 +39,12 @@ final readonly class FaultyBrakePull implements FaultyFamily
 
         return [
             'play' => $is->reads($play),
-            'arm' => $is->sees($is->of('shoes'), 0.35, 0.1) ? 'past' : ($is->sees($is->of('spring_lost'), 0.5, 0.1) ? 'spring' : null),
-            'shoes' => $is->sees($is->of('shoes'), 0.2, 0.06) ? 'worn' : ($is->sees($is->of('oil'), 0.2, 0.06) ? 'oily' : null),
+            'arm' => $is->sees($is->of('shoes'), 0.35, 0.1)
+                ? 'past'
+                : ($is->sees($is->of('spring_lost'), 0.5, 0.1) ? 'spring' : null),
+            'shoes' => $is->sees($is->of('shoes'), 0.2, 0.06)
+                ? 'worn'
+                : ($is->sees($is->of('oil'), 0.2, 0.06) ? 'oily' : null),
             'clamp' => $is->of('clamp') > 0.5 ? 'slips' : null,
             'turn' => $is->sees(max(-1.0 - $play, $is->springsBack() ? 0.0 : 0.4), 0.05, 0.1) ? 'drags' : null,
             'pivot' => $is->sees($is->of('cam'), 0.25, 0.08) ? 'stiff' : null,

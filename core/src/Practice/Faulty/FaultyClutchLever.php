@@ -31,7 +31,9 @@ final readonly class FaultyClutchLever implements FaultyFamily
         $play = $is->play();
         $lift = 1.0 - 0.28 * max(0.0, $play) - $is->of('rod_worn') - 1.1 * $is->of('spline') - 0.3 * $is->of('bracket');
         $held = 0.35 * max(0.0, -1.0 - $play) + $is->of('rod_gap_gone');
-        $holds = (1.0 - $is->of('springs')) * (1.0 - $is->of('oil')) * (1.0 - $is->of('plates')) * (1.0 - $held - 0.2 * $is->of('notch'));
+        $holds = (1.0 - $is->of('springs')) * (1.0 - $is->of('oil')) * (1.0 - $is->of('plates')) * (1.0
+            - $held
+            - 0.2 * $is->of('notch'));
         $needs = 0.5 + 0.45 * $is->of('notch') + 0.15 * $is->of('oil');
 
         return [

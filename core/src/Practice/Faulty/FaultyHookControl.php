@@ -27,7 +27,9 @@ final readonly class FaultyHookControl implements FaultyFamily
 
         return [
             'weak' => $tension < 0.82,
-            'creeps_out' => $slack < -1.1 || ! $is->springsBack() || ($is->of('belt_off') > 0.5 && $is->of('today') > -0.5),
+            'creeps_out' => $slack < -1.1
+                || ! $is->springsBack()
+                || ($is->of('belt_off') > 0.5 && $is->of('today') > -0.5),
             'again_and_again' => abs($is->of('rate')) > 0.35 || $is->of('zbend') > 0.7,
             'dead_travel' => false, 'play_changes' => false, 'end_of_thread' => false, 'wobbles' => false,
         ];
@@ -39,11 +41,17 @@ final readonly class FaultyHookControl implements FaultyFamily
         $tension = self::tension($is);
 
         return [
-            'spring' => $is->sees($is->of('spring_lost'), 0.5, 0.1) ? 'broken' : ($is->sees($is->of('arm'), 0.25, 0.08) ? 'stiff' : null),
+            'spring' => $is->sees($is->of('spring_lost'), 0.5, 0.1)
+                ? 'broken'
+                : ($is->sees($is->of('arm'), 0.25, 0.08) ? 'stiff' : null),
             'belt' => $is->of('belt_off') > 0.5 ? 'off' : ($is->sees($is->of('belt'), 0.4, 0.12) ? 'worn' : null),
-            'hole' => $is->sees($is->of('zbend'), 0.25, 0.08) ? 'worn' : ($is->sees(abs($is->of('slack')), 1.2, 0.3) ? 'wrong' : null),
+            'hole' => $is->sees($is->of('zbend'), 0.25, 0.08)
+                ? 'worn'
+                : ($is->sees(abs($is->of('slack')), 1.2, 0.3) ? 'wrong' : null),
             'rest' => $is->sees(-1.0 - $slack, 0.05, 0.1) ? 'tight' : null,
-            'drive' => $slack < -1.1 || ! $is->springsBack() ? 'turns' : ($is->sees(0.86 - $tension, 0.05, 0.04) ? 'slips' : null),
+            'drive' => $slack < -1.1 || ! $is->springsBack()
+                ? 'turns'
+                : ($is->sees(0.86 - $tension, 0.05, 0.04) ? 'slips' : null),
         ];
     }
 
@@ -58,6 +66,8 @@ final readonly class FaultyHookControl implements FaultyFamily
     {
         $slack = self::slack($is);
 
-        return $is->of('belt_off') > 0.5 ? 0.1 : (1.0 - 0.3 * max(0.0, $slack - 0.5)) * (1.0 - 0.4 * $is->of('spring_lost'));
+        return $is->of('belt_off') > 0.5
+            ? 0.1
+            : (1.0 - 0.3 * max(0.0, $slack - 0.5)) * (1.0 - 0.4 * $is->of('spring_lost'));
     }
 }

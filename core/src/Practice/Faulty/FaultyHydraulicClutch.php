@@ -23,7 +23,11 @@ final readonly class FaultyHydraulicClutch implements FaultyFamily
     public function notices(WornControl $is): array
     {
         // A seal passes more the longer it is held; air is compressed first.
-        $lift = 1.0 - 0.8 * $is->of('air') - 0.7 * $is->of('seal') - 0.6 * $is->of('leak') - 0.3 * max(0.0, $is->of('fluid_lost') - 0.4);
+        $lift = 1.0
+            - 0.8 * $is->of('air')
+            - 0.7 * $is->of('seal')
+            - 0.6 * $is->of('leak')
+            - 0.3 * max(0.0, $is->of('fluid_lost') - 0.4);
         // A lever that does not come home keeps the compensating hole shut, and the fluid presses.
         $held = 0.3 * $is->of('bound');
 
@@ -40,7 +44,9 @@ final readonly class FaultyHydraulicClutch implements FaultyFamily
     public function looks(WornControl $is): array
     {
         return [
-            'fluid' => $is->sees($is->of('fluid_lost'), 0.3, 0.08) ? 'low' : ($is->sees($is->of('dark'), 0.4, 0.1) ? 'dark' : null),
+            'fluid' => $is->sees($is->of('fluid_lost'), 0.3, 0.08)
+                ? 'low'
+                : ($is->sees($is->of('dark'), 0.4, 0.1) ? 'dark' : null),
             'lines' => $is->sees($is->of('leak'), 0.15, 0.06) ? 'wet' : null,
             'pump' => $is->sees($is->of('air'), 0.15, 0.06) ? 'harder' : null,
             'hold' => $is->sees(max($is->of('seal'), 0.8 * $is->of('leak')), 0.3, 0.08) ? 'sinks' : null,

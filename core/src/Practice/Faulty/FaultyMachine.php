@@ -12,8 +12,8 @@ use VividPull\Core\Practice\SeededChance;
 use VividPull\Core\Spec\FamilyKey;
 
 /**
- * A machine with one fault or two, which answers by its mechanics: what it does, what is seen where one looks, and what is gone once a fault is put
- * right. Of the search it takes only how often each fault comes in.
+ * A machine with one fault or two, which answers by its mechanics: what it does, what is seen where one looks, and what
+ * is gone once a fault is put right. Of the search it takes only how often each fault comes in.
  */
 final readonly class FaultyMachine extends HiddenComplaint
 {
@@ -28,7 +28,13 @@ final readonly class FaultyMachine extends HiddenComplaint
      * @param  list<string>  $noticed  symptoms it came in with
      * @param  array<string, string|null>  $seen  by look; null is as it should be
      */
-    private function __construct(private FamilyKey $family, private int $seed, private array $faults, private array $noticed, private array $seen) {}
+    private function __construct(
+        private FamilyKey $family,
+        private int $seed,
+        private array $faults,
+        private array $noticed,
+        private array $seen,
+    ) {}
 
     /** @param  string|null  $fault  the one that it has; null draws it by how often each comes in */
     public static function of(FamilyKey $family, Knowledge $knowledge, int $seed, ?string $fault = null): self
@@ -43,7 +49,13 @@ final readonly class FaultyMachine extends HiddenComplaint
             if ($noticed !== []) {
                 $worn->chance = $chance;
 
-                return new self($family, $seed + 7919 * $try, $faults, $noticed, FaultyFamilies::of($family)->looks($worn) + $worn->lookedAt());
+                return new self(
+                    $family,
+                    $seed + 7919 * $try,
+                    $faults,
+                    $noticed,
+                    FaultyFamilies::of($family)->looks($worn) + $worn->lookedAt(),
+                );
             }
         }
         throw new LogicException("{$fault} brings nothing about on {$family->value}.");
@@ -53,7 +65,10 @@ final readonly class FaultyMachine extends HiddenComplaint
     private static function drawn(FamilyKey $family, Knowledge $knowledge, SeededChance $chance): array
     {
         $names = array_keys(FaultyFamilies::of($family)->faults());
-        $often = array_map(static fn (string $fault): float => $knowledge->causes[$fault]->commonness->chance(), $names);
+        $often = array_map(
+            static fn (string $fault): float => $knowledge->causes[$fault]->commonness->chance(),
+            $names,
+        );
         $faults = [];
         for ($many = $chance->between(0.0, 1.0) < self::SECOND_FAULT ? 2 : 1; $many > 0; $many--) {
             $draw = $chance->between(0.0, array_sum($often));
@@ -111,6 +126,9 @@ final readonly class FaultyMachine extends HiddenComplaint
     {
         $left = array_values(array_diff($this->faults, $cured));
 
-        return array_intersect(self::noticed($this->family, self::worn($this->family, $this->seed, $left)), $this->noticed) === [];
+        return array_intersect(
+            self::noticed($this->family, self::worn($this->family, $this->seed, $left)),
+            $this->noticed,
+        ) === [];
     }
 }

@@ -29,10 +29,14 @@ final readonly class FaultyModeCables implements FaultyFamily
         return [
             'does_not_hold' => $at < -0.6 || $at > 1.2 || ($lags && $is->of('today') > -0.3),
             'bangs_on_unlocking' => ($lags && $is->of('today') < 0.6) || $is->of('tyres') > 0.5 || $is->drag() > 2.6,
-            'dash_disagrees' => abs($at) > 0.7 || $is->of('dash') > 0.5 || ($lags && $is->of('today') > -0.6) || $is->drag() > 2.4,
+            'dash_disagrees' => abs($at) > 0.7
+                || $is->of('dash') > 0.5
+                || ($lags && $is->of('today') > -0.6)
+                || $is->drag() > 2.4,
             'hard_to_shift' => $is->drag() > 1.6 || $at > 1.4 || $is->of('tyres') > 0.45,
             'again_and_again' => $is->of('arm_bent') > 0.5 || abs($is->of('rate')) > 0.35,
-            'no_spring_back' => false, 'dead_travel' => false, 'play_changes' => false, 'end_of_thread' => false, 'wobbles' => false,
+            'no_spring_back' => false, 'dead_travel' => false, 'play_changes' => false, 'end_of_thread' => false,
+            'wobbles' => false,
         ];
     }
 
@@ -43,9 +47,13 @@ final readonly class FaultyModeCables implements FaultyFamily
 
         return [
             'arm' => $is->sees($is->of('arm_bent'), 0.25, 0.08) ? 'bent' : null,
-            'park' => $at > 1.2 || ($lags && $is->of('today') > 0.2) ? 'turns' : ($is->sees(-$at, 0.6, 0.1) ? 'grates' : null),
+            'park' => $at > 1.2 || ($lags && $is->of('today') > 0.2)
+                ? 'turns'
+                : ($is->sees(-$at, 0.6, 0.1) ? 'grates' : null),
             'turf' => $is->sees($at, 0.7, 0.15) ? 'grates' : ($at < -1.2 ? 'locked' : null),
-            'two' => $is->sees(-$at, 0.6, 0.15) || ($lags && $is->of('today') < -0.2) ? 'free' : ($is->sees($at, 0.8, 0.15) ? 'locked' : null),
+            'two' => $is->sees(-$at, 0.6, 0.15) || ($lags && $is->of('today') < -0.2)
+                ? 'free'
+                : ($is->sees($at, 0.8, 0.15) ? 'locked' : null),
             'met' => $lags ? 'met' : null,
             'boots' => $is->of('boots') > 0.5 ? 'torn' : null,
             'tyres' => $is->sees($is->of('tyres'), 0.2, 0.06) ? 'differ' : null,

@@ -26,8 +26,12 @@ final readonly class FaultyPedalThrottle implements FaultyFamily
     public function notices(WornControl $is): array
     {
         $play = $is->play();
-        $opens = 1.0 - 0.22 * max(0.0, $play - 0.6) - 0.22 * max(0.0, $is->of('second') - 0.6) - 0.25 * $is->of('pedal');
-        $speed = min($opens, 1.0 - $is->of('nut')) * (1.0 - 0.6 * $is->of('governor')) * (1.0 - $is->of('tyres')) * (1.0 - $is->of('belt')) * (1.0 - $is->of('engine'));
+        $opens = 1.0
+            - 0.22 * max(0.0, $play - 0.6)
+            - 0.22 * max(0.0, $is->of('second') - 0.6)
+            - 0.25 * $is->of('pedal');
+        $speed = min($opens, 1.0 - $is->of('nut')) * (1.0
+            - 0.6 * $is->of('governor')) * (1.0 - $is->of('tyres')) * (1.0 - $is->of('belt')) * (1.0 - $is->of('engine'));
 
         return [
             'low_top_speed' => $speed < 0.88,
@@ -44,8 +48,12 @@ final readonly class FaultyPedalThrottle implements FaultyFamily
         return [
             'pedal' => $is->sees($is->of('pedal'), 0.25, 0.08) ? 'sticks' : null,
             'second' => $is->reads($is->of('second')),
-            'open' => $is->sees($play + max(0.0, $is->of('second')) - 1.0, 0.3, 0.2) ? 'short' : ($is->sees(-1.0 - $play, 0.1, 0.2) ? 'over' : null),
-            'governor' => $is->sees($is->of('governor'), 0.12, 0.04) ? 'spring' : ($is->sees($is->of('nut'), 0.08, 0.03) ? 'nut' : null),
+            'open' => $is->sees($play + max(0.0, $is->of('second')) - 1.0, 0.3, 0.2)
+                ? 'short'
+                : ($is->sees(-1.0 - $play, 0.1, 0.2) ? 'over' : null),
+            'governor' => $is->sees($is->of('governor'), 0.12, 0.04)
+                ? 'spring'
+                : ($is->sees($is->of('nut'), 0.08, 0.03) ? 'nut' : null),
             'tyre' => $is->sees($is->of('tyres'), 0.05, 0.015) ? 'small' : null,
             'belt' => $is->sees($is->of('belt'), 0.08, 0.03) ? 'worn' : null,
             'engine' => $is->sees($is->of('engine'), 0.08, 0.03) ? 'poor' : null,

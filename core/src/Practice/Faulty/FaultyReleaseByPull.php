@@ -57,6 +57,8 @@ final readonly class FaultyReleaseByPull implements FaultyFamily
     {
         $held = 0.4 * max(0.0, -1.0 - $is->play());
 
-        return $is->of('belt_off') > 0.5 ? 0.0 : (1.0 - $held) * (1.0 - $is->of('lining')) * (1.0 - $is->of('belt')) * (1.0 - $is->of('pressed'));
+        return $is->of('belt_off') > 0.5
+            ? 0.0
+            : (1.0 - $held) * (1.0 - $is->of('lining')) * (1.0 - $is->of('belt')) * (1.0 - $is->of('pressed'));
     }
 }

@@ -42,7 +42,9 @@ final readonly class FaultySlidingDrive implements FaultyFamily
             'clamp' => $is->sees($is->of('mount'), 0.35, 0.1) ? 'slips' : null,
             'handle' => $is->sees($is->of('spring_lost'), 0.5, 0.1) ? 'falls' : null,
             'belt' => $is->of('belt_off') > 0.5 ? 'off' : ($is->sees($is->of('belt'), 0.4, 0.12) ? 'worn' : null),
-            'grass' => $is->of('belt_off') > 0.5 || $is->sees($slack - 0.9, 0.2, 0.15) ? 'slow' : ($is->sees(-1.0 - $slack, 0.1, 0.15) ? 'creeps' : null),
+            'grass' => $is->of('belt_off') > 0.5 || $is->sees($slack - 0.9, 0.2, 0.15)
+                ? 'slow'
+                : ($is->sees(-1.0 - $slack, 0.1, 0.15) ? 'creeps' : null),
             'wheels' => $is->sees($is->of('wheels'), 0.25, 0.08) ? 'worn' : null,
         ];
     }

@@ -32,8 +32,12 @@ final readonly class FaultySpeedSelector implements FaultyFamily
             'weak' => (1.0 - $is->of('oil')) * (1.0 - $is->of('rubber')) * (1.0 - 0.1 * max(0.0, -$at)) < 0.82,
             'creeps_out' => abs($at) > 0.35 && abs($at) < 0.65,
             'hard_to_shift' => $is->of('pivot') > 0.3 || $is->of('arm_bent') > 0.7 || $is->of('zbend') > 0.85,
-            'again_and_again' => $is->of('bracket_slip') > 0.5 || $is->of('zbend') > 0.5 || $is->of('rubber') > 0.55 || abs($is->of('rate')) > 0.35,
-            'no_spring_back' => false, 'dead_travel' => false, 'play_changes' => false, 'end_of_thread' => false, 'wobbles' => false,
+            'again_and_again' => $is->of('bracket_slip') > 0.5
+                || $is->of('zbend') > 0.5
+                || $is->of('rubber') > 0.55
+                || abs($is->of('rate')) > 0.35,
+            'no_spring_back' => false, 'dead_travel' => false, 'play_changes' => false, 'end_of_thread' => false,
+            'wobbles' => false,
         ];
     }
 
@@ -42,10 +46,14 @@ final readonly class FaultySpeedSelector implements FaultyFamily
         $at = self::at($is);
 
         return [
-            'bracket' => $is->sees($is->of('arm_bent'), 0.25, 0.08) ? 'bent' : ($is->of('bracket_slip') > 0.5 ? 'slipped' : null),
+            'bracket' => $is->sees($is->of('arm_bent'), 0.25, 0.08)
+                ? 'bent'
+                : ($is->of('bracket_slip') > 0.5 ? 'slipped' : null),
             'r1' => $at > 0.5 ? 'forward' : null,
             'f1' => $at < -0.5 ? 'backward' : null,
-            'disc' => $is->sees($is->of('oil'), 0.15, 0.05) ? 'oily' : ($is->sees($is->of('rubber'), 0.15, 0.05) ? 'worn' : null),
+            'disc' => $is->sees($is->of('oil'), 0.15, 0.05)
+                ? 'oily'
+                : ($is->sees($is->of('rubber'), 0.15, 0.05) ? 'worn' : null),
             'pivot' => $is->sees($is->of('pivot'), 0.25, 0.08) ? 'stiff' : null,
             'zbend' => $is->sees($is->of('zbend'), 0.25, 0.08) ? 'worn' : null,
         ];
@@ -54,6 +62,9 @@ final readonly class FaultySpeedSelector implements FaultyFamily
     /** How far the wheel stands off, in gears; positive is towards forward. */
     private static function at(WornControl $is): float
     {
-        return $is->of('offset') + 0.35 * $is->standsOut() + 0.55 * $is->of('zbend') * $is->of('today') + 0.4 * $is->of('pivot') * $is->of('today');
+        return $is->of('offset')
+            + 0.35 * $is->standsOut()
+            + 0.55 * $is->of('zbend') * $is->of('today')
+            + 0.4 * $is->of('pivot') * $is->of('today');
     }
 }

@@ -24,7 +24,11 @@ final readonly class FaultyTriggerThrottle implements FaultyFamily
     public function notices(WornControl $is): array
     {
         $play = $is->play();
-        $speed = 1.0 + $is->of('idle') + 0.4 * max(0.0, -1.0 - $play) + ($is->springsBack() ? 0.0 : 0.3) + ($is->of('keyhole') > 0.6 ? 0.3 : 0.0);
+        $speed = 1.0
+            + $is->of('idle')
+            + 0.4 * max(0.0, -1.0 - $play)
+            + ($is->springsBack() ? 0.0 : 0.3)
+            + ($is->of('keyhole') > 0.6 ? 0.3 : 0.0);
 
         return [
             'not_wide_open' => $play > 1.1,

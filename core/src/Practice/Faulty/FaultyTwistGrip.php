@@ -38,7 +38,10 @@ final readonly class FaultyTwistGrip implements FaultyFamily
             'idle_rises' => $turned < -1.5,
             'not_wide_open' => $play > 1.7 || $is->of('rubber') > 0.35 || $is->of('closing') < -1.9,
             'dead_travel' => $play > 1.15 || $is->of('rubber') > 0.45,
-            'heavy' => $is->drag() * (1.0 + $is->of('stiff') + 0.5 * $is->of('pivot') + 0.35 * max(0.0, -1.0 - $is->of('closing'))) > 1.45,
+            'heavy' => $is->drag() * (1.0
+                + $is->of('stiff')
+                + 0.5 * $is->of('pivot')
+                + 0.35 * max(0.0, -1.0 - $is->of('closing'))) > 1.45,
             'jerky' => $play > 1.5,
         ];
     }
@@ -49,8 +52,12 @@ final readonly class FaultyTwistGrip implements FaultyFamily
 
         return [
             'groove' => $is->sees($is->of('groove'), 0.3, 0.1) || $is->of('closing') > 2.4 ? 'out' : null,
-            'spring' => $is->sees($is->of('spring_lost'), 0.4, 0.08) ? 'weak' : ($is->sees($is->of('bracket'), 0.2, 0.06) ? 'bent' : null),
-            'grip' => $is->sees($is->of('grip'), 0.25, 0.08) ? 'binds' : ($is->sees($is->of('rubber'), 0.2, 0.06) ? 'slips' : null),
+            'spring' => $is->sees($is->of('spring_lost'), 0.4, 0.08)
+                ? 'weak'
+                : ($is->sees($is->of('bracket'), 0.2, 0.06) ? 'bent' : null),
+            'grip' => $is->sees($is->of('grip'), 0.25, 0.08)
+                ? 'binds'
+                : ($is->sees($is->of('rubber'), 0.2, 0.06) ? 'slips' : null),
             'steering' => $is->reads(min($play, $play - $is->of('steer'))) === 'tight' ? 'tight' : null,
             'closing' => $is->reads($is->of('closing')),
             'butterfly' => $is->sees($play - 1.0, 0.5, 0.25) || $is->of('closing') < -1.9 ? 'short' : null,

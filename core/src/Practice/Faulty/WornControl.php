@@ -7,14 +7,19 @@ namespace VividPull\Core\Practice\Faulty;
 use VividPull\Core\Practice\SeededChance;
 
 /**
- * A control as it was made and has worn: how far each of its quantities is from what it should be, and what follows from that by mechanics. It
- * knows nothing of causes, grades and chances of the search, so that the search can be tried on it. Our own figures, no source, except where named.
+ * A control as it was made and has worn: how far each of its quantities is from what it should be, and what follows
+ * from that by mechanics. It knows nothing of causes, grades and chances of the search, so that the search can be tried
+ * on it. Our own figures, no source, except where named.
  *
- * Play is in half widths of its band: −1 and 1 are its edges. Forces and strokes are shares of what they are on a sound control.
+ * Play is in half widths of its band: −1 and 1 are its edges. Forces and strokes are shares of what they are on a sound
+ * control.
  */
 final class WornControl
 {
-    /** Friction of an oiled wire in its conduit, and the bends of a usual route in radians: what a pull is multiplied by (Euler and Eytelwein). */
+    /**
+     * Friction of an oiled wire in its conduit, and the bends of a usual route in radians: what a pull is multiplied by
+     * (Euler and Eytelwein).
+     */
     private const FRICTION = 0.08;
 
     private const BENDS = 2.0;
@@ -49,7 +54,12 @@ final class WornControl
 
     public function play(): float
     {
-        return $this->of('slack') + $this->of('grown') + 0.45 * $this->of('poking_mm') - 0.8 * $this->standsOut() + $this->of('mount') * $this->of('today') + $this->of('heat');
+        return $this->of('slack')
+            + $this->of('grown')
+            + 0.45 * $this->of('poking_mm')
+            - 0.8 * $this->standsOut()
+            + $this->of('mount') * $this->of('today')
+            + $this->of('heat');
     }
 
     /** A ferrule out of its seat slips back and forth: two days of three it stands on its edge. */
@@ -61,7 +71,10 @@ final class WornControl
     /** What the cable multiplies a pull by, against a sound one. */
     public function drag(): float
     {
-        return exp((self::FRICTION + $this->of('friction')) * (self::BENDS + $this->of('bends')) - self::FRICTION * self::BENDS) * (1.0 + 5.0 * $this->of('strands')) * (1.0 + 0.1 * $this->of('poking_mm'));
+        return exp(
+            (self::FRICTION + $this->of('friction')) * (self::BENDS + $this->of('bends'))
+                - self::FRICTION * self::BENDS,
+        ) * (1.0 + 5.0 * $this->of('strands')) * (1.0 + 0.1 * $this->of('poking_mm'));
     }
 
     public function isHeavy(): bool
@@ -77,7 +90,9 @@ final class WornControl
     /** How much play differs from one day to the next, as a standard deviation. */
     public function varies(): float
     {
-        return hypot(0.6 * $this->of('mount'), 0.45 * $this->of('unseated_mm')) + 0.12 * max(0.0, $this->of('bends') - 1.5) + abs($this->of('heat'));
+        return hypot(0.6 * $this->of('mount'), 0.45 * $this->of('unseated_mm'))
+            + 0.12 * max(0.0, $this->of('bends') - 1.5)
+            + abs($this->of('heat'));
     }
 
     /** Whether a person looking sees it: what is far past the edge nearly always, what is near it as often as not. */
@@ -130,8 +145,13 @@ final class WornControl
     private function story(): ?string
     {
         $noise = 0.15;
-        $play = array_map(fn (int $visit): float => $this->of('rate') * $visit + $noise * $this->chance->normal(), [0, 1, 2, 3]);
-        $jump = $this->of('jumped') + ($this->of('unseated_mm') > 0.0 && $this->standsOut() > 0.0 ? -0.8 * $this->of('unseated_mm') : 0.0) + ($play[3] - $play[2] - $this->of('rate'));
+        $play = array_map(
+            fn (int $visit): float => $this->of('rate') * $visit + $noise * $this->chance->normal(),
+            [0, 1, 2, 3],
+        );
+        $jump = $this->of('jumped')
+            + ($this->of('unseated_mm') > 0.0 && $this->standsOut() > 0.0 ? -0.8 * $this->of('unseated_mm') : 0.0)
+            + ($play[3] - $play[2] - $this->of('rate'));
         $drift = ($play[3] - $play[0]) / 3.0;
 
         return match (true) {

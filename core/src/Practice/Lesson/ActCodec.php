@@ -14,7 +14,10 @@ use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Wire\Node;
 
-/** What is done to a machine to learn on, as it goes over the wire: `act`, and what it is `of`; `by` so many turns or steps, in a `pose`, at a `point`, `in` by a share of the way. */
+/**
+ * What is done to a machine to learn on, as it goes over the wire: `act`, and what it is `of`; `by` so many turns or
+ * steps, in a `pose`, at a `point`, `in` by a share of the way.
+ */
 final readonly class ActCodec
 {
     private const LONGEST = 40;
@@ -30,7 +33,10 @@ final readonly class ActCodec
         $by = static fn (): Steps => Steps::nearest($node->at('by')->number(-self::FARTHEST, self::FARTHEST));
 
         return match ($node->at('act')->enum(ActKind::class)) {
-            ActKind::Hold => Act::hold($node->at('point')->enum(ReadingPoint::class), self::pose($node) ?? Pose::Straight),
+            ActKind::Hold => Act::hold(
+                $node->at('point')->enum(ReadingPoint::class),
+                self::pose($node) ?? Pose::Straight,
+            ),
             ActKind::Snap => Act::snap(),
             ActKind::Open => Act::open($of()),
             ActKind::Shut => Act::shut($of()),
@@ -55,7 +61,17 @@ final readonly class ActCodec
     /** @return array<string, mixed> */
     public static function encode(Act $act): array
     {
-        return array_filter(['act' => $act->kind->value, 'of' => $act->about === '' ? null : $act->about, 'by' => $act->steps?->toFloat(), 'pose' => $act->pose?->value, 'point' => $act->point?->value, 'in' => $act->in], static fn (mixed $one): bool => $one !== null);
+        return array_filter(
+            [
+                'act' => $act->kind->value,
+                'of' => $act->about === '' ? null : $act->about,
+                'by' => $act->steps?->toFloat(),
+                'pose' => $act->pose?->value,
+                'point' => $act->point?->value,
+                'in' => $act->in,
+            ],
+            static fn (mixed $one): bool => $one !== null,
+        );
     }
 
     private static function pose(Node $node): ?Pose

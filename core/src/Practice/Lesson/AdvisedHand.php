@@ -27,14 +27,25 @@ final readonly class AdvisedHand
         foreach ($worked->deeds as $deed) {
             $deed instanceof Act ? $attempt->act($deed, self::lastAt($attempt)) : $attempt->write($deed);
         }
-        $attempt->write(self::end($lesson, $worked->end, $worked->why, new Stamp('end', self::lastAt($attempt), $person)));
+        $attempt->write(self::end(
+            $lesson,
+            $worked->end,
+            $worked->why,
+            new Stamp('end', self::lastAt($attempt), $person),
+        ));
 
         return $attempt;
     }
 
     private static function work(Lesson $lesson): WorkedJob
     {
-        return HonestHand::work($lesson->spec, $lesson->run, $lesson->control(), $lesson->isTold ? $lesson->found->at : [], $lesson->instruments[0]);
+        return HonestHand::work(
+            $lesson->spec,
+            $lesson->run,
+            $lesson->control(),
+            $lesson->isTold ? $lesson->found->at : [],
+            $lesson->instruments[0],
+        );
     }
 
     private static function end(Lesson $lesson, JobEnd $end, string $why, Stamp $stamp): Entry
@@ -43,7 +54,11 @@ final readonly class AdvisedHand
 
         return $end === JobEnd::Fit
             ? $codec->body(EntryKind::Closed, Node::of(['outcome' => 'fit']), $stamp)
-            : $codec->body(EntryKind::Tag, Node::of(['reason' => mb_substr($why === '' ? 'Not fit for use.' : $why, 0, 200)]), $stamp);
+            : $codec->body(
+                EntryKind::Tag,
+                Node::of(['reason' => mb_substr($why === '' ? 'Not fit for use.' : $why, 0, 200)]),
+                $stamp,
+            );
     }
 
     /** The time of what was last written. */

@@ -30,8 +30,8 @@ use VividPull\Core\Spec\EngineHeat;
 use VividPull\Core\Spec\OutcomeTable;
 
 /**
- * A lesson being worked: what is done to the machine changes the machine, what is written changes the job, and neither knows of the other.
- * The same deeds in the same order come to the same, whenever they are done again.
+ * A lesson being worked: what is done to the machine changes the machine, what is written changes the job, and neither
+ * knows of the other. The same deeds in the same order come to the same, whenever they are done again.
  */
 final class Attempt
 {
@@ -39,7 +39,10 @@ final class Attempt
     private const LOCKED = 'locked';
 
     /** What there is nothing of on a machine to learn on. */
-    private const NOT_HERE = [EntryKind::Opened, EntryKind::Complaint, EntryKind::Trace, EntryKind::Photo, EntryKind::Adjuster, EntryKind::Part, EntryKind::Replacing, EntryKind::Untag];
+    private const NOT_HERE = [
+        EntryKind::Opened, EntryKind::Complaint, EntryKind::Trace, EntryKind::Photo, EntryKind::Adjuster,
+        EntryKind::Part, EntryKind::Replacing, EntryKind::Untag,
+    ];
 
     /** What shows nothing while a cable hangs off its hook. */
     private const WANTS_CABLE = [ActKind::Hold, ActKind::Snap, ActKind::Try, ActKind::Run, ActKind::Measure];
@@ -54,8 +57,13 @@ final class Attempt
     /** @var list<Moment> */
     private array $moments = [];
 
-    public function __construct(public readonly Lesson $lesson, Person $learner, string $id, string $at, public readonly Help $help = Help::Asked)
-    {
+    public function __construct(
+        public readonly Lesson $lesson,
+        Person $learner,
+        string $id,
+        string $at,
+        public readonly Help $help = Help::Asked,
+    ) {
         $this->control = $lesson->control();
         $this->job = $lesson->opened(new Stamp($id, $at, $learner));
     }
@@ -70,7 +78,9 @@ final class Attempt
         return $this->control;
     }
 
-    /** The fewest moves that would have set the machine right as it came in; null where nothing that turns reaches it. */
+    /**
+     * The fewest moves that would have set the machine right as it came in; null where nothing that turns reaches it.
+     */
     public function fewest(): ?int
     {
         $this->fewest ??= [BestPlay::moves($this->lesson, $this->lesson->control())];
@@ -133,7 +143,8 @@ final class Attempt
     }
 
     /**
-     * @param  bool  $now  whether it is written now; of what was written before, the order of work is not asked any more
+     * @param  bool  $now  whether it is written now; of what was written before, the order of work is not asked any
+     *     more
      *
      * @throws Refused If the job does not take it, or the lesson is over.
      */
@@ -141,14 +152,25 @@ final class Attempt
     {
         $this->mustGoOn();
         if (in_array($entry->kind(), self::NOT_HERE, true)) {
-            throw Refused::because($entry->kind() === EntryKind::Replacing ? 'There is no new cable for a machine to learn on: tag it.' : 'There is nothing of that on a machine to learn on.');
+            throw Refused::because(
+                $entry->kind() === EntryKind::Replacing
+                    ? 'There is no new cable for a machine to learn on: tag it.'
+                    : 'There is nothing of that on a machine to learn on.',
+            );
         }
         $before = clone $this->control;
         $after = Bench::accept($this->job, $entry, $now);
         if ($entry instanceof Confirmed && $entry->key === self::LOCKED && $entry->adjuster !== null) {
             $this->control->lock($entry->adjuster);
         }
-        $this->moments[] = new Moment($entry->stamp->at, $entry, $this->job, $before, clone $this->control, Seen::nothing());
+        $this->moments[] = new Moment(
+            $entry->stamp->at,
+            $entry,
+            $this->job,
+            $before,
+            clone $this->control,
+            Seen::nothing(),
+        );
         $this->job = $after;
     }
 
@@ -161,7 +183,10 @@ final class Attempt
     /** @return list<MeasureKey> what is measured beside the play, and can be here */
     public function measured(): array
     {
-        $all = array_map(static fn (MeasureState $one): MeasureKey => $one->measure->key, $this->job->judgement->measures);
+        $all = array_map(
+            static fn (MeasureState $one): MeasureKey => $one->measure->key,
+            $this->job->judgement->measures,
+        );
 
         return array_values(array_filter($all, fn (MeasureKey $one): bool => $this->control->truly($one) !== null));
     }
@@ -179,10 +204,20 @@ final class Attempt
         $spec = $this->lesson->spec;
 
         return match (true) {
-            $act->kind === ActKind::Hold => Seen::far($this->control->shows($act->point ?? ReadingPoint::LeverTip, $act->pose ?? Pose::Straight)),
-            $act->kind === ActKind::Feel => Seen::word($this->control->isHot() ? EngineHeat::Hot->value : EngineHeat::Cold->value),
+            $act->kind === ActKind::Hold => Seen::far($this->control->shows(
+                $act->point ?? ReadingPoint::LeverTip,
+                $act->pose ?? Pose::Straight,
+            )),
+            $act->kind === ActKind::Feel => Seen::word(
+                $this->control->isHot() ? EngineHeat::Hot->value : EngineHeat::Cold->value,
+            ),
             $act->kind === ActKind::Measure => Seen::amount($this->control->measures(MeasureKey::from($act->about))),
-            $act->kind === ActKind::Try => Seen::word(Behaviour::word($spec->family, $this->lesson->run, $act->about, $this->control)),
+            $act->kind === ActKind::Try => Seen::word(Behaviour::word(
+                $spec->family,
+                $this->lesson->run,
+                $act->about,
+                $this->control,
+            )),
             $act->kind === ActKind::Hook => Seen::word($this->control->ends()->seat($act->about)->value),
             $act->kind === ActKind::Look => Seen::word($this->control->looksSound($act->about) ? 'sound' : 'fault'),
             $act->kind === ActKind::Run, $act->kind === ActKind::Roll => Seen::word($this->control->showsAsShifted()),

@@ -34,7 +34,9 @@ final readonly class AttemptSteps
         return array_map(static fn (Moment $one): array => [
             'at' => $one->at,
             'is_act' => $one->deed instanceof Act,
-            'say' => $one->deed instanceof Act ? $steps->act($one->deed, $one->seen) : 'Wrote: '.($written[$one->deed->stamp->id] ?? $one->deed->kind()->value),
+            'say' => $one->deed instanceof Act
+                ? $steps->act($one->deed, $one->seen)
+                : 'Wrote: '.($written[$one->deed->stamp->id] ?? $one->deed->kind()->value),
             'truth' => $steps->truth($one->after),
         ], $attempt->moments());
     }
@@ -42,15 +44,21 @@ final readonly class AttemptSteps
     /** How a machine stands, for one who sees it. */
     public function truth(TrueControl $control): string
     {
-        $parts = array_map(static fn (ReadingPoint $one): string => "{$one->label()} ".self::play($control->play($one)), $this->lesson->points());
+        $parts = array_map(
+            static fn (ReadingPoint $one): string => "{$one->label()} ".self::play($control->play($one)),
+            $this->lesson->points(),
+        );
         $off = $control->errors()['table'] ?? null;
         if ($off !== null) {
             $unit = $this->lesson->spec->other(OutcomeTable::class)->unit ?? '';
-            $parts[] = $off === 0.0 ? 'right at every setting' : sprintf('%s %s from where it should stand', Figure::number(round(abs($off), 1)), $unit);
+            $parts[] = $off === 0.0
+                ? 'right at every setting'
+                : sprintf('%s %s from where it should stand', Figure::number(round(abs($off), 1)), $unit);
         }
         $speed = $control->truly(MeasureKey::GroundSpeed);
         if ($speed !== null) {
-            $parts[] = 'goes '.Figure::speed($speed).(($control->errors()['governor'] ?? 0.0) > 0.0 ? ', past its limit' : '');
+            $parts[] = 'goes '.Figure::speed($speed)
+                .(($control->errors()['governor'] ?? 0.0) > 0.0 ? ', past its limit' : '');
         }
         foreach ($this->lesson->found->faults as $fault) {
             if ($control->has($fault)) {
@@ -74,8 +82,12 @@ final readonly class AttemptSteps
     private function act(Act $act, Seen $seen): string
     {
         $named = $this->lesson->run->adjuster($act->about);
-        $turn = $named === null ? $act->about : "the {$named->name()} {$named->kind()->ways()->of($act->steps ?? Steps::none())} {$named->counting()->say($act->steps ?? Steps::none())}";
-        $pose = $act->pose === null || count($this->lesson->spec->conditions->poses) < 2 ? '' : ", {$act->pose->label()}";
+        $turn = $named === null
+            ? $act->about
+            : "the {$named->name()} {$named->kind()->ways()->of($act->steps ?? Steps::none())} {$named->counting()->say($act->steps ?? Steps::none())}";
+        $pose = $act->pose === null || count($this->lesson->spec->conditions->poses) < 2
+            ? ''
+            : ", {$act->pose->label()}";
 
         return match ($act->kind) {
             ActKind::Hold => "Pulled at the {$act->point?->label()}{$pose}: it moves ".self::play($seen->mm ?? 0.0),
@@ -89,7 +101,10 @@ final readonly class AttemptSteps
             ActKind::Turn => "Turned {$turn}",
             ActKind::Guess => "Would have turned {$turn}",
             ActKind::Ask => 'Asked what the bench would do',
-            ActKind::Hook => self::hooked($this->lesson->control()->ends()->labels()[$act->about] ?? $act->about, Seat::from($seen->word ?? '')),
+            ActKind::Hook => self::hooked(
+                $this->lesson->control()->ends()->labels()[$act->about] ?? $act->about,
+                Seat::from($seen->word ?? ''),
+            ),
             ActKind::Cure => 'Did: '.Cure::from($act->about)->label(),
             ActKind::Light => 'Took a light',
             ActKind::Look => "Looked at: {$this->label($act)}",
@@ -118,7 +133,11 @@ final readonly class AttemptSteps
         $family = Families::of($this->lesson->spec->family);
         $named = match ($act->kind) {
             ActKind::Look => array_column($family->lookOver(), 'label', 'key'),
-            ActKind::Run => array_column(array_values($this->lesson->spec->other(OutcomeTable::class)->settings ?? []), 'label', 'key'),
+            ActKind::Run => array_column(
+                array_values($this->lesson->spec->other(OutcomeTable::class)->settings ?? []),
+                'label',
+                'key',
+            ),
             default => array_column($family->proofs($this->lesson->run), 'question', 'key'),
         };
 

@@ -16,7 +16,10 @@ final readonly class BestPlay
 
     private const MOST_MOVES = 4;
 
-    /** Whether it comes to an end that can be learned: set right once its faults are, or tagged for what has to be replaced. */
+    /**
+     * Whether it comes to an end that can be learned: set right once its faults are, or tagged for what has to be
+     * replaced.
+     */
     public static function endsWell(Lesson $lesson): bool
     {
         $cured = FreeMachine::cured($lesson->control());

@@ -23,7 +23,9 @@ final readonly class FreeMachine
     /** One in so many has a fault beside its setting; where a family has nothing to set, each. */
     private const FAULTY = 0.4;
 
-    /** Of a band's width from its edges that it can be brought to: nearer, a caliper does not tell whether it is right. */
+    /**
+     * Of a band's width from its edges that it can be brought to: nearer, a caliper does not tell whether it is right.
+     */
     private const TELLING = 0.1;
 
     /** Null where the key names no family. */
@@ -67,9 +69,23 @@ final readonly class FreeMachine
         $chance = new SeededChance($seed * self::MOST + $n + 1);
         $job = DrawnJob::of($family, $chance, $n < self::MOST / 2 ? self::FAULTY : 1.0);
         $title = mb_strtolower(Families::of($family)->title());
-        $tale = new LessonTale(self::key($family, $seed), 'A machine at random', "Find what is wrong with this {$title}, and put it right.", 'Came in this morning. Nobody said what is wrong.');
+        $tale = new LessonTale(
+            self::key($family, $seed),
+            'A machine at random',
+            "Find what is wrong with this {$title}, and put it right.",
+            'Came in this morning. Nobody said what is wrong.',
+        );
 
-        return new Lesson($tale, $job->spec, $job->wire, $job->found, $job->mechanics, [LessonBook::CALIPER, LessonBook::RULE], $job->spec->other(OutcomeTable::class) === null || $seed % 2 === 0, $seed);
+        return new Lesson(
+            $tale,
+            $job->spec,
+            $job->wire,
+            $job->found,
+            $job->mechanics,
+            [LessonBook::CALIPER, LessonBook::RULE],
+            $job->spec->other(OutcomeTable::class) === null || $seed % 2 === 0,
+            $seed,
+        );
     }
 
     /** Something is plainly wrong, and one who sees it can put it right where an instrument tells that it is. */
@@ -77,7 +93,9 @@ final readonly class FreeMachine
     {
         $control = $lesson->control();
 
-        return ! $control->isAllButRight() && ! $control->hasWhatIsReplaced() && BestPlay::moves($lesson, self::cured($control), self::TELLING) !== null;
+        return ! $control->isAllButRight()
+            && ! $control->hasWhatIsReplaced()
+            && BestPlay::moves($lesson, self::cured($control), self::TELLING) !== null;
     }
 
     /** Its faults put right, as far as anything on the bench does. */

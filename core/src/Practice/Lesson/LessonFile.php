@@ -50,7 +50,8 @@ final readonly class LessonFile
         ], static fn (mixed $one): bool => $one !== null);
 
         return [
-            'format' => self::FORMAT, 'key' => $lesson->tale->key, 'title' => $lesson->tale->title, 'teaches' => $lesson->tale->teaches, 'story' => $lesson->tale->story,
+            'format' => self::FORMAT, 'key' => $lesson->tale->key, 'title' => $lesson->tale->title,
+            'teaches' => $lesson->tale->teaches, 'story' => $lesson->tale->story,
             'seed' => $lesson->seed, 'told' => $lesson->isTold, 'instruments' => $lesson->instruments, 'true' => $true,
             'spec' => SpecCodec::encode($lesson->spec), 'run' => $lesson->wire,
         ];
@@ -59,36 +60,78 @@ final readonly class LessonFile
     /** @throws BadFile If the file is not what its schema says. */
     public static function read(string $json): Lesson
     {
-        $node = Node::fromJson($json)->object(['format', 'key', 'title', 'teaches', 'story', 'seed', 'told', 'instruments', 'true', 'spec', 'run']);
+        $node = Node::fromJson($json)->object([
+            'format', 'key', 'title', 'teaches', 'story', 'seed', 'told', 'instruments', 'true', 'spec', 'run',
+        ]);
         if ($node->at('format')->value !== self::FORMAT) {
             throw BadFile::at('$.format', 'this is not “'.self::FORMAT.'”, the only format of lessons read here.');
         }
         $key = $node->at('key')->string(40);
         if (preg_match(self::KEY, $key) !== 1) {
-            throw BadFile::at('$.key', 'a key is made of small letters, figures and underscores, and begins with a letter.');
+            throw BadFile::at(
+                '$.key',
+                'a key is made of small letters, figures and underscores, and begins with a letter.',
+            );
         }
         [$spec, $run] = [SpecCodec::decode($node->at('spec')), RunCodec::decode($node->at('run'))];
         $wire = is_array($node->at('run')->value) ? $node->at('run')->value : [];
-        $true = $node->at('true')->object(['offset', 'faults', 'ratio_factor', 'hand_mm', 'arm_sense', 'lock_creep'], ['play_mm', 'second_play_mm', 'at', 'poses_mm', 'hot', 'speed_kmh', 'lost_steps', 'stiction_mm', 'off_square_deg', 'beds_mm']);
-        $tale = new LessonTale($key, $node->at('title')->string(80), $node->at('teaches')->string(200), $node->at('story')->string(300));
+        $true = $node
+            ->at('true')
+            ->object(
+                ['offset', 'faults', 'ratio_factor', 'hand_mm', 'arm_sense', 'lock_creep'],
+                [
+                    'play_mm', 'second_play_mm', 'at', 'poses_mm', 'hot', 'speed_kmh', 'lost_steps', 'stiction_mm',
+                    'off_square_deg', 'beds_mm',
+                ],
+            );
+        $tale = new LessonTale(
+            $key,
+            $node->at('title')->string(80),
+            $node->at('teaches')->string(200),
+            $node->at('story')->string(300),
+        );
 
-        return new Lesson($tale, $spec, $wire, self::found($true, $spec, $run), self::mechanics($true, $spec, $run), self::instruments($node->at('instruments')), $node->at('told')->boolean(), $node->at('seed')->integer(0, 2 ** 31));
+        return new Lesson(
+            $tale,
+            $spec,
+            $wire,
+            self::found($true, $spec, $run),
+            self::mechanics($true, $spec, $run),
+            self::instruments($node->at('instruments')),
+            $node->at('told')->boolean(),
+            $node->at('seed')->integer(0, 2 ** 31),
+        );
     }
 
     private static function found(Node $true, Spec $spec, Run $run): AsFound
     {
-        if ($true->has('play_mm') !== ($spec->aim !== null) || $true->has('second_play_mm') !== ($spec->second !== null)) {
-            throw BadFile::at($true->path, 'a play is named for each cable whose play the spec knows, and for no other.');
+        if (
+            $true->has('play_mm') !== ($spec->aim !== null)
+            || $true->has('second_play_mm') !== ($spec->second !== null)
+        ) {
+            throw BadFile::at(
+                $true->path,
+                'a play is named for each cable whose play the spec knows, and for no other.',
+            );
         }
         $at = [];
         foreach ($true->has('at') ? $true->at('at')->entries() : [] as $adjuster => $one) {
             $known = $run->adjuster($adjuster) ?? throw BadFile::at($one->path, 'the run has no such adjuster.');
             $at[$adjuster] = $one->number($known->travel()->from->toFloat(), $known->travel()->to->toFloat());
         }
-        $number = static fn (string $key): ?float => $true->has($key) ? $true->at($key)->number(-self::MOST_MM, self::MOST_MM) : null;
+        $number = static fn (string $key): ?float => $true->has($key)
+            ? $true->at($key)->number(-self::MOST_MM, self::MOST_MM)
+            : null;
 
-        return new AsFound($number('play_mm') ?? 0.0, $number('second_play_mm'), $true->at('offset')->number(-100, 100), $at,
-            array_map(static fn (Node $one): Fault => $one->enum(Fault::class), $true->at('faults')->items(10)), $true->has('hot') && $true->at('hot')->boolean(), self::speed($true, $spec));
+        return new AsFound(
+            $number('play_mm') ?? 0.0,
+            $number('second_play_mm'),
+            $true->at('offset')->number(-100, 100),
+            $at,
+            array_map(static fn (Node $one): Fault => $one->enum(Fault::class), $true->at('faults')->items(10)),
+            $true->has('hot') && $true->at('hot')->boolean(),
+            self::speed($true, $spec),
+        );
     }
 
     private static function speed(Node $true, Spec $spec): ?float
@@ -106,7 +149,12 @@ final readonly class LessonFile
             return 0.0;
         }
 
-        return $run->hand->pointMm !== [] ? $true->at('off_square_deg')->number(-60, 60) : throw BadFile::at($true->path, 'how a lever stands to its wire tells nothing where the distance from its pivot to the wire is not known.');
+        return $run->hand->pointMm !== []
+            ? $true->at('off_square_deg')->number(-60, 60)
+            : throw BadFile::at(
+                $true->path,
+                'how a lever stands to its wire tells nothing where the distance from its pivot to the wire is not known.',
+            );
     }
 
     private static function mechanics(Node $true, Spec $spec, Run $run): Mechanics
@@ -119,9 +167,18 @@ final readonly class LessonFile
             $poses[$pose] = $one->number(-50, 50);
         }
 
-        return new Mechanics($true->at('ratio_factor')->number(0.2, 5), $poses, $true->at('hand_mm')->number(0, 5), $true->at('arm_sense')->number(-1, 1) < 0 ? -1 : 1, $true->at('lock_creep')->number(0, 20), 0.0,
-            $true->has('lost_steps') ? $true->at('lost_steps')->number(0, 20) : 0.0, $true->has('stiction_mm') ? $true->at('stiction_mm')->number(0, 5) : 0.0,
-            self::offSquare($true, $run), $true->has('beds_mm') ? $true->at('beds_mm')->number(0, 5) : 0.0);
+        return new Mechanics(
+            $true->at('ratio_factor')->number(0.2, 5),
+            $poses,
+            $true->at('hand_mm')->number(0, 5),
+            $true->at('arm_sense')->number(-1, 1) < 0 ? -1 : 1,
+            $true->at('lock_creep')->number(0, 20),
+            0.0,
+            $true->has('lost_steps') ? $true->at('lost_steps')->number(0, 20) : 0.0,
+            $true->has('stiction_mm') ? $true->at('stiction_mm')->number(0, 5) : 0.0,
+            self::offSquare($true, $run),
+            $true->has('beds_mm') ? $true->at('beds_mm')->number(0, 5) : 0.0,
+        );
     }
 
     /** @return non-empty-list<array{id: string, name: string, kind: string, resolution_mm: float, reach_mm: float}> */
@@ -134,7 +191,13 @@ final readonly class LessonFile
             if (! in_array($kind, self::KINDS, true)) {
                 throw BadFile::at($one->at('kind')->path, 'an instrument is one of '.implode(', ', self::KINDS).'.');
             }
-            $all[] = ['id' => $one->at('id')->id(), 'name' => $one->at('name')->name(), 'kind' => $kind, 'resolution_mm' => $one->at('resolution_mm')->number(0.001, 50), 'reach_mm' => $one->at('reach_mm')->number(1, 1000)];
+            $all[] = [
+                'id' => $one->at('id')->id(),
+                'name' => $one->at('name')->name(),
+                'kind' => $kind,
+                'resolution_mm' => $one->at('resolution_mm')->number(0.001, 50),
+                'reach_mm' => $one->at('reach_mm')->number(1, 1000),
+            ];
         }
 
         return $all === [] ? throw BadFile::at($list->path, 'a lesson has an instrument at hand, at least one.') : $all;

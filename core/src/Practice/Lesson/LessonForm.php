@@ -30,14 +30,41 @@ final readonly class LessonForm
         $faults = self::faults($lesson);
 
         return [
-            'key' => $lesson->tale->key, 'title' => $lesson->tale->title, 'teaches' => $lesson->tale->teaches, 'story' => $lesson->tale->story, 'told' => $lesson->isTold,
+            'key' => $lesson->tale->key, 'title' => $lesson->tale->title, 'teaches' => $lesson->tale->teaches,
+            'story' => $lesson->tale->story, 'told' => $lesson->isTold,
             'play' => self::play($lesson->spec->aim?->point, $true->play),
             'second_play' => self::play($lesson->spec->second?->point, $true->secondPlay),
-            'offset' => $lesson->spec->other(OutcomeTable::class) === null ? null : ['amount' => $true->offset, 'unit' => $lesson->spec->other(OutcomeTable::class)->unit],
-            'adjusters' => array_map(static fn (Adjuster $one): array => ['id' => $one->id(), 'name' => $one->name(), 'unit' => $one->counting()->unit->plural(), 'at' => $true->at[$one->id()] ?? 0.0,
-                'from' => $one->travel()->from->toFloat(), 'to' => $one->travel()->to->toFloat()], array_values($lesson->run->adjusters())),
-            'faults' => array_map(static fn (Fault $one): array => ['fault' => $one->value, 'label' => $one->label(), 'is' => in_array($one, $true->faults, true)], $faults),
-            'poses' => array_map(static fn (Pose $one): array => ['pose' => $one->value, 'label' => $one->label(), 'slack_mm' => abs($lesson->mechanics->poses[$one->value] ?? 0.0), 'less' => ($lesson->mechanics->poses[$one->value] ?? 0.0) < 0.0], self::poses($lesson)),
+            'offset' => $lesson->spec->other(OutcomeTable::class) === null
+                ? null
+                : ['amount' => $true->offset, 'unit' => $lesson->spec->other(OutcomeTable::class)->unit],
+            'adjusters' => array_map(
+                static fn (Adjuster $one): array => [
+                    'id' => $one->id(),
+                    'name' => $one->name(),
+                    'unit' => $one->counting()->unit->plural(),
+                    'at' => $true->at[$one->id()] ?? 0.0,
+                    'from' => $one->travel()->from->toFloat(),
+                    'to' => $one->travel()->to->toFloat(),
+                ],
+                array_values($lesson->run->adjusters()),
+            ),
+            'faults' => array_map(
+                static fn (Fault $one): array => [
+                    'fault' => $one->value,
+                    'label' => $one->label(),
+                    'is' => in_array($one, $true->faults, true),
+                ],
+                $faults,
+            ),
+            'poses' => array_map(
+                static fn (Pose $one): array => [
+                    'pose' => $one->value,
+                    'label' => $one->label(),
+                    'slack_mm' => abs($lesson->mechanics->poses[$one->value] ?? 0.0),
+                    'less' => ($lesson->mechanics->poses[$one->value] ?? 0.0) < 0.0,
+                ],
+                self::poses($lesson),
+            ),
             'hot' => $lesson->spec->conditions->engine === null ? null : $true->isHot,
             'speed_kmh' => $true->speed,
             'ratio_factor' => $lesson->mechanics->ratioFactor,
@@ -53,7 +80,10 @@ final readonly class LessonForm
      */
     public static function filledIn(Lesson $like, Node $form, string $key, int $seed): Lesson
     {
-        $form->object(['title', 'teaches', 'story', 'told', 'at', 'faults', 'poses', 'ratio_factor', 'lock_creep'], ['play', 'second_play', 'offset', 'hot', 'speed_kmh']);
+        $form->object(
+            ['title', 'teaches', 'story', 'told', 'at', 'faults', 'poses', 'ratio_factor', 'lock_creep'],
+            ['play', 'second_play', 'offset', 'hot', 'speed_kmh'],
+        );
         $true = array_filter([
             'play_mm' => self::signed($form, 'play', $like->spec->aim !== null),
             'second_play_mm' => self::signed($form, 'second_play', $like->spec->second !== null),
@@ -67,18 +97,27 @@ final readonly class LessonForm
         ], static fn (mixed $one): bool => $one !== null && $one !== []);
         $lesson = LessonFile::read(json_encode([
             'key' => $key, 'seed' => $seed,
-            ...array_map(static fn (string $field): string => trim($form->at($field)->string(300)), ['title' => 'title', 'teaches' => 'teaches', 'story' => 'story']),
+            ...array_map(
+                static fn (string $field): string => trim($form->at($field)->string(300)),
+                ['title' => 'title', 'teaches' => 'teaches', 'story' => 'story'],
+            ),
             'told' => $form->at('told')->boolean(),
             'true' => $true + [
                 'hot' => self::isHot($form, $like),
                 'offset' => $form->has('offset') ? $form->at('offset')->number(-100, 100) : 0.0,
-                'faults' => array_map(static fn (Node $one): string => self::fault($one, $like)->value, $form->at('faults')->items(10)),
-                'ratio_factor' => $form->at('ratio_factor')->number(0.2, 5), 'lock_creep' => $form->at('lock_creep')->number(0, 20),
+                'faults' => array_map(
+                    static fn (Node $one): string => self::fault($one, $like)->value,
+                    $form->at('faults')->items(10),
+                ),
+                'ratio_factor' => $form->at('ratio_factor')->number(0.2, 5),
+                'lock_creep' => $form->at('lock_creep')->number(0, 20),
                 'hand_mm' => $like->mechanics->noise, 'arm_sense' => $like->mechanics->sense,
             ],
         ] + LessonFile::encode($like), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION));
         if (! BestPlay::endsWell($lesson)) {
-            throw Refused::because('Nothing that turns on this machine would set it right: that is no lesson. Leave the adjusters more room.');
+            throw Refused::because(
+                'Nothing that turns on this machine would set it right: that is no lesson. Leave the adjusters more room.',
+            );
         }
 
         return $lesson;
@@ -109,7 +148,9 @@ final readonly class LessonForm
     /** @return array{label: string, size_mm: float, taut: bool}|null */
     private static function play(?ReadingPoint $point, ?float $mm): ?array
     {
-        return $point === null || $mm === null ? null : ['label' => $point->label(), 'size_mm' => abs($mm), 'taut' => $mm < 0.0];
+        return $point === null || $mm === null
+            ? null
+            : ['label' => $point->label(), 'size_mm' => abs($mm), 'taut' => $mm < 0.0];
     }
 
     /** @return list<Fault> those that a control of this family shows */
@@ -122,13 +163,18 @@ final readonly class LessonForm
     {
         $fault = $one->enum(Fault::class);
 
-        return in_array($fault, self::faults($like), true) ? $fault : throw BadFile::at($one->path, "a control of this kind does not show {$fault->label()}.");
+        return in_array($fault, self::faults($like), true)
+            ? $fault
+            : throw BadFile::at($one->path, "a control of this kind does not show {$fault->label()}.");
     }
 
     /** @return list<Pose> those that differ from straight */
     private static function poses(Lesson $lesson): array
     {
-        return array_values(array_filter($lesson->spec->conditions->poses, static fn (Pose $one): bool => $one !== Pose::Straight));
+        return array_values(array_filter(
+            $lesson->spec->conditions->poses,
+            static fn (Pose $one): bool => $one !== Pose::Straight,
+        ));
     }
 
     private static function signed(Node $form, string $key, bool $isThere): ?float
@@ -145,7 +191,10 @@ final readonly class LessonForm
     /** @return array<string, float> */
     private static function amounts(Node $at): array
     {
-        return array_map(static fn (Node $one): float => $one->number(-self::MOST_AMOUNT, self::MOST_AMOUNT), $at->entries());
+        return array_map(
+            static fn (Node $one): float => $one->number(-self::MOST_AMOUNT, self::MOST_AMOUNT),
+            $at->entries(),
+        );
     }
 
     /** @return array<string, float> mm by pose */

@@ -25,7 +25,10 @@ use VividPull\Core\Spec\SpeedCeiling;
 use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
 
-/** A machine to learn on, from a job of the shop: as it was found, with what was put right as its faults. Nobody and no machine is named in it. */
+/**
+ * A machine to learn on, from a job of the shop: as it was found, with what was put right as its faults. Nobody and no
+ * machine is named in it.
+ */
 final readonly class LessonFromJob
 {
     /** A cable that was taut as found is so by this much, in mm at the point: how much nobody read. Ours. */
@@ -43,10 +46,21 @@ final readonly class LessonFromJob
     public static function of(BenchState $job, array $wire, LessonTale $tale, int $seed): Lesson
     {
         if ($job->facts->closed === null) {
-            throw Refused::because('A lesson is made from a job that is closed: how it was found is known then, and what it was.');
+            throw Refused::because(
+                'A lesson is made from a job that is closed: how it was found is known then, and what it was.',
+            );
         }
         $made = new self($job, RunCodec::decode(Node::of($wire)));
-        $lesson = new Lesson($tale, $job->spec, $wire, $made->found(), $made->mechanics(), [LessonBook::RULE, LessonBook::CALIPER], $made->positions() !== [], $seed);
+        $lesson = new Lesson(
+            $tale,
+            $job->spec,
+            $wire,
+            $made->found(),
+            $made->mechanics(),
+            [LessonBook::RULE, LessonBook::CALIPER],
+            $made->positions() !== [],
+            $seed,
+        );
         if (! BestPlay::endsWell($lesson)) {
             throw Refused::because('Nothing that turns on this machine would set it right: that is no lesson.');
         }
@@ -56,11 +70,22 @@ final readonly class LessonFromJob
 
     private function found(): AsFound
     {
-        if ($this->job->spec->aim !== null && $this->job->judgement->foundGroup === null && ! $this->job->judgement->found->is(VerdictKind::TooTight)) {
+        if (
+            $this->job->spec->aim !== null
+            && $this->job->judgement->foundGroup === null
+            && ! $this->job->judgement->found->is(VerdictKind::TooTight)
+        ) {
             throw Refused::because('Nobody read in this job how it was found.');
         }
 
-        return new AsFound($this->job->spec->aim === null ? 0.0 : self::play($this->job), $this->job->spec->second === null ? null : self::play($this->job->second ?? $this->job), $this->offset(), $this->positions(), $this->faults(), speed: $this->speed());
+        return new AsFound(
+            $this->job->spec->aim === null ? 0.0 : self::play($this->job),
+            $this->job->spec->second === null ? null : self::play($this->job->second ?? $this->job),
+            $this->offset(),
+            $this->positions(),
+            $this->faults(),
+            speed: $this->speed(),
+        );
     }
 
     /** What it went before its governor was touched; where nobody measured that, what one like it does. */
@@ -108,7 +133,9 @@ final readonly class LessonFromJob
         $home = array_intersect_key($this->job->facts->adjusters->home, $this->run->adjusters());
         $known = array_filter($home, static fn (?Steps $one): bool => $one !== null);
 
-        return count($known) < count($this->run->adjusters()) ? [] : array_map(static fn (Steps $one): float => $one->toFloat(), $known);
+        return count($known) < count($this->run->adjusters())
+            ? []
+            : array_map(static fn (Steps $one): float => $one->toFloat(), $known);
     }
 
     /** @return list<Fault> */
@@ -117,8 +144,18 @@ final readonly class LessonFromJob
         $faults = [];
         foreach ($this->job->log->effective() as $entry) {
             foreach (Fault::cases() as $fault) {
-                $isIt = ($entry instanceof PutRight && $fault->cure() === $entry->cure) || ($entry instanceof Inspected && $entry->finding === Finding::Fault && $fault->isSeenAt() === $entry->key);
-                if ($isIt && ! in_array($fault->cure(), array_map(static fn (Fault $one): mixed => $one->cure(), $faults), true)) {
+                $isIt = ($entry instanceof PutRight && $fault->cure() === $entry->cure)
+                    || ($entry instanceof Inspected
+                        && $entry->finding === Finding::Fault
+                        && $fault->isSeenAt() === $entry->key);
+                if (
+                    $isIt
+                    && ! in_array(
+                        $fault->cure(),
+                        array_map(static fn (Fault $one): mixed => $one->cure(), $faults),
+                        true,
+                    )
+                ) {
                     $faults[] = $fault;
                 }
             }
@@ -127,7 +164,10 @@ final readonly class LessonFromJob
         return $faults;
     }
 
-    /** What a pose read first, less what straight did at that setting, in mm; a wrong route is what makes it so much of what it is. */
+    /**
+     * What a pose read first, less what straight did at that setting, in mm; a wrong route is what makes it so much of
+     * what it is.
+     */
     private function apart(string $pose): float
     {
         $straight = [];
@@ -135,7 +175,9 @@ final readonly class LessonFromJob
             $at = "{$group->at->series} {$group->at->moves}";
             $straight[$at] = $group->first()->pose === Pose::Straight ? $group->found->mean : $straight[$at] ?? null;
             if ($group->first()->pose->value === $pose && isset($straight[$at])) {
-                return ($group->found->mean - $straight[$at]) / (in_array(Fault::Route, $this->faults(), true) ? TrueControl::ROUTED : 1.0);
+                return ($group->found->mean - $straight[$at]) / (in_array(Fault::Route, $this->faults(), true)
+                    ? TrueControl::ROUTED
+                    : 1.0);
             }
         }
 
@@ -146,7 +188,9 @@ final readonly class LessonFromJob
     {
         $aim = $this->job->spec->aim;
         $drawn = $aim === null ? null : $this->run->couplings->at($aim->point)?->value;
-        $learned = $drawn !== null && $this->job->beliefs()->play->hasLearned() ? max(0.4, min(2.5, $this->job->beliefs()->play->ratio() / $drawn)) : 1.0;
+        $learned = $drawn !== null && $this->job->beliefs()->play->hasLearned()
+            ? max(0.4, min(2.5, $this->job->beliefs()->play->ratio() / $drawn))
+            : 1.0;
         $poses = [];
         foreach (array_keys($this->job->judgement->sweep->poses) as $pose) {
             $poses[$pose] = $this->apart($pose) / (($drawn ?? 1.0) * $learned);

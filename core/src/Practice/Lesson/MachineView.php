@@ -83,32 +83,71 @@ final class MachineView
         $family = Families::of($lesson->spec->family);
 
         return [
-            'points' => array_map(static fn (ReadingPoint $one): array => ['key' => $one->value, 'label' => $one->label()], $lesson->points()),
-            'poses' => array_map(static fn (Pose $one): array => ['key' => $one->value, 'label' => $one->label()], $lesson->spec->conditions->poses),
-            'instruments' => array_map(static fn (array $one): array => ['id' => $one['id'], 'name' => $one['name'], 'kind' => $one['kind'], 'resolution_mm' => $one['resolution_mm'], 'sizes' => $one['kind'] === InstrumentKind::Coin->value ? self::coins() : []], $lesson->instruments),
+            'points' => array_map(
+                static fn (ReadingPoint $one): array => ['key' => $one->value, 'label' => $one->label()],
+                $lesson->points(),
+            ),
+            'poses' => array_map(
+                static fn (Pose $one): array => ['key' => $one->value, 'label' => $one->label()],
+                $lesson->spec->conditions->poses,
+            ),
+            'instruments' => array_map(
+                static fn (array $one): array => [
+                    'id' => $one['id'],
+                    'name' => $one['name'],
+                    'kind' => $one['kind'],
+                    'resolution_mm' => $one['resolution_mm'],
+                    'sizes' => $one['kind'] === InstrumentKind::Coin->value ? self::coins() : [],
+                ],
+                $lesson->instruments,
+            ),
             'adjusters' => array_map($view->adjuster(...), array_values($lesson->run->adjusters())),
             'proofs' => array_map($view->proof(...), $family->proofs($lesson->run)),
             'parts' => array_map($view->part(...), $family->lookOver()),
-            'settings' => array_map($view->setting(...), array_values($lesson->spec->other(OutcomeTable::class)->settings ?? [])),
+            'settings' => array_map(
+                $view->setting(...),
+                array_values($lesson->spec->other(OutcomeTable::class)->settings ?? []),
+            ),
             'cures' => $view->cures($family->cures()),
             'ends' => $view->ends(),
             'hooked' => $view->isHooked,
-            'held' => $view->held === null ? null : ['point' => $view->held['point']->value, 'pose' => $view->held['pose']->value, 'mm' => $view->held['mm'], 'force' => PullForce::curve($view->held['mm'])],
+            'held' => $view->held === null
+                ? null
+                : [
+                    'point' => $view->held['point']->value,
+                    'pose' => $view->held['pose']->value,
+                    'mm' => $view->held['mm'],
+                    'force' => PullForce::curve($view->held['mm']),
+                ],
             'light' => $attempt->control()->isLit(),
             'snapped' => $view->snapped,
-            'engine' => $attempt->hasEngineToFeel() ? ['felt' => $view->felt, 'wants_hot' => $attempt->control()->wantsHot(), 'caution' => $attempt->control()->wantsHot() ? self::TO_WARM : null] : null,
+            'engine' => $attempt->hasEngineToFeel()
+                ? [
+                    'felt' => $view->felt,
+                    'wants_hot' => $attempt->control()->wantsHot(),
+                    'caution' => $attempt->control()->wantsHot() ? self::TO_WARM : null,
+                ]
+                : null,
             'measures' => array_map($view->measure(...), $attempt->measured()),
             'turned' => $view->turned(),
             'help' => $attempt->help->value,
             'is_advised' => $attempt->help === Help::Shown || $view->isAdvised,
-            'guess' => $view->guess === null ? null : ['adjuster' => $view->guess->about, 'say' => $view->saidOf($view->guess->about, $view->guess->steps ?? Steps::none())],
+            'guess' => $view->guess === null
+                ? null
+                : [
+                    'adjuster' => $view->guess->about,
+                    'say' => $view->saidOf($view->guess->about, $view->guess->steps ?? Steps::none()),
+                ],
         ];
     }
 
     /** @return list<array{size: string, mm: float}> thin first */
     private static function coins(): array
     {
-        $coins = array_map(static fn (Coin $one): array => ['size' => $one->value, 'mm' => $one->thickness()], Coin::cases());
+        $coins = array_map(
+            static fn (Coin $one): array => ['size' => $one->value, 'mm' => $one->thickness()],
+            Coin::cases(),
+        );
         usort($coins, static fn (array $a, array $b): int => $a['mm'] <=> $b['mm']);
 
         return $coins;
@@ -118,25 +157,40 @@ final class MachineView
     {
         $seen = $moment->seen;
         match ($act->kind) {
-            ActKind::Hold => $this->held = ['point' => $act->point ?? ReadingPoint::LeverTip, 'pose' => $act->pose ?? Pose::Straight, 'mm' => $seen->mm ?? 0.0],
+            ActKind::Hold => $this->held = [
+                'point' => $act->point ?? ReadingPoint::LeverTip,
+                'pose' => $act->pose ?? Pose::Straight,
+                'mm' => $seen->mm ?? 0.0,
+            ],
             ActKind::Snap => [$this->held, $this->snapped] = [null, $this->snapped + 1],
             // What was seen in the dark is looked at again.
-            ActKind::Light => $this->seen = array_filter($this->seen, static fn (string $one): bool => ! str_starts_with($one, ActKind::Look->value), ARRAY_FILTER_USE_KEY),
+            ActKind::Light => $this->seen = array_filter(
+                $this->seen,
+                static fn (string $one): bool => ! str_starts_with($one, ActKind::Look->value),
+                ARRAY_FILTER_USE_KEY,
+            ),
             ActKind::Feel => $this->felt = $seen->word,
             ActKind::Cool, ActKind::Warm => [$this->held, $this->felt] = [null, null],
             ActKind::Measure => $this->measured[$act->about] = $seen->amount ?? 0.0,
             ActKind::Roll => $this->seen["run {$moment->after->shiftedTo()}"] = $seen->word ?? '',
-            ActKind::Try, ActKind::Look, ActKind::Run => $this->seen[trim("{$act->kind->value} {$act->about} {$act->pose?->value}")] = $seen->word ?? '',
+            ActKind::Try, ActKind::Look,
+            ActKind::Run => $this->seen[trim("{$act->kind->value} {$act->about} {$act->pose?->value}")] = $seen->word
+                ?? '',
             ActKind::Guess => [$this->isAdvised, $this->guess] = [true, $act],
             ActKind::Ask => $this->isAdvised = true,
             default => null,
         };
         if ($act->kind === ActKind::Hook) {
-            $this->isHooked = $seen->word === Seat::Home->value && ($this->isHooked || $moment->before->ends()->seat($act->about) !== Seat::Home);
+            $this->isHooked = $seen->word === Seat::Home->value
+                && ($this->isHooked || $moment->before->ends()->seat($act->about) !== Seat::Home);
         }
         if (in_array($act->kind, [ActKind::Turn, ActKind::Hook, ActKind::Cure], true)) {
             [$this->held, $this->measured] = [null, []];
-            $this->seen = array_filter($this->seen, static fn (string $one): bool => str_starts_with($one, ActKind::Look->value), ARRAY_FILTER_USE_KEY);
+            $this->seen = array_filter(
+                $this->seen,
+                static fn (string $one): bool => str_starts_with($one, ActKind::Look->value),
+                ARRAY_FILTER_USE_KEY,
+            );
         }
         if ($act->kind === ActKind::Turn && $act->steps !== null) {
             $this->snapped = 0;
@@ -154,7 +208,10 @@ final class MachineView
     {
         $byButton = array_filter($all, fn (Cure $one): bool => $one !== Cure::Ferrule || $this->ends() === []);
 
-        return array_map(static fn (Cure $one): array => ['key' => $one->value, 'label' => $one->label()], array_values($byButton));
+        return array_map(
+            static fn (Cure $one): array => ['key' => $one->value, 'label' => $one->label()],
+            array_values($byButton),
+        );
     }
 
     /** @return list<array{key: string, label: string, in: float}> */
@@ -162,28 +219,58 @@ final class MachineView
     {
         $ends = $this->attempt->control()->ends();
 
-        return array_map(static fn (string $key, string $label): array => ['key' => $key, 'label' => $label, 'in' => $ends->in($key)], array_keys($ends->labels()), $ends->labels());
+        return array_map(
+            static fn (string $key, string $label): array => [
+                'key' => $key,
+                'label' => $label,
+                'in' => $ends->in($key),
+            ],
+            array_keys($ends->labels()),
+            $ends->labels(),
+        );
     }
 
     /** @return array<string, mixed> */
     private function adjuster(Adjuster $one): array
     {
         return [
-            'id' => $one->id(), 'name' => $one->name(), 'kind' => $one->kind()->label(), 'threaded' => $one->kind()->isThreaded(), 'holes' => $one->kind() === AdjusterKind::HookHoles,
-            'cover' => $one->access()->cover, 'cover_off' => $one->access()->cover !== null && ! $this->attempt->control()->isCovered($one->id()),
-            'steps' => self::steps($one), 'out' => $one->kind()->ways()->outward, 'in' => $one->kind()->ways()->inward, 'at' => $this->attempt->control()->stands($one->id()),
-            'from' => $one->travel()->from->toFloat(), 'to' => $one->travel()->to->toFloat(), 'unit' => $one->counting()->unit->field(),
+            'id' => $one
+                ->id(), 'name' => $one
+                ->name(), 'kind' => $one
+                ->kind()
+                ->label(), 'threaded' => $one
+                ->kind()
+                ->isThreaded(), 'holes' => $one->kind() === AdjusterKind::HookHoles,
+            'cover' => $one->access()->cover,
+            'cover_off' => $one->access()->cover !== null && ! $this->attempt->control()->isCovered($one->id()),
+            'steps' => self::steps($one), 'out' => $one
+                ->kind()
+                ->ways()->outward, 'in' => $one
+                ->kind()
+                ->ways()->inward, 'at' => $this->attempt->control()->stands($one->id()),
+            'from' => $one
+                ->travel()->from
+                ->toFloat(), 'to' => $one
+                ->travel()->to
+                ->toFloat(), 'unit' => $one->counting()->unit->field(),
         ];
     }
 
-    /** @return list<array{by: float, amount: float, one: string, many: string}> by how much it is turned, small first */
+    /**
+     * @return list<array{by: float, amount: float, one: string, many: string}> by how much it is turned, small first
+     */
     private static function steps(Adjuster $one): array
     {
         $unit = $one->counting()->unit;
         $small = $one->smallestStep();
         $isFlat = $one->counting()->say($small) === '1 flat';
         $steps = $isFlat ? [['by' => $small->toFloat(), 'amount' => 1.0, 'one' => 'flat', 'many' => 'flats']]
-            : [['by' => $small->toFloat(), 'amount' => $small->count / $one->counting()->each->count, 'one' => $unit->value, 'many' => $unit->plural()]];
+            : [[
+                'by' => $small->toFloat(),
+                'amount' => $small->count / $one->counting()->each->count,
+                'one' => $unit->value,
+                'many' => $unit->plural(),
+            ]];
 
         return $isFlat ? [...$steps, ['by' => 1.0, 'amount' => 1.0, 'one' => 'turn', 'many' => 'turns']] : $steps;
     }
@@ -193,7 +280,14 @@ final class MachineView
     {
         return [
             'key' => $one->key, 'question' => $one->question, 'caution' => $one->caution,
-            'tries' => array_map(fn (?Pose $pose): array => ['pose' => $pose?->value, 'label' => $pose?->label(), 'saw' => $this->answer($one, $pose)], $one->tries()),
+            'tries' => array_map(
+                fn (?Pose $pose): array => [
+                    'pose' => $pose?->value,
+                    'label' => $pose?->label(),
+                    'saw' => $this->answer($one, $pose),
+                ],
+                $one->tries(),
+            ),
         ];
     }
 
@@ -234,7 +328,15 @@ final class MachineView
             $label = $seen->key === $word ? $seen->label : $label;
         }
 
-        return ['key' => $one->key, 'label' => $one->label, 'press' => $this->attempt->control()->hasTeeth() ? 'Shift it there' : 'Run it', 'saw' => $label ?? $word, 'unmet' => $word !== null && $word === $one->provesNothing() && $this->attempt->control()->shiftedTo() === $one->key];
+        return [
+            'key' => $one->key,
+            'label' => $one->label,
+            'press' => $this->attempt->control()->hasTeeth() ? 'Shift it there' : 'Run it',
+            'saw' => $label ?? $word,
+            'unmet' => $word !== null
+                && $word === $one->provesNothing()
+                && $this->attempt->control()->shiftedTo() === $one->key,
+        ];
     }
 
     /** @return list<array<string, mixed>> */
@@ -243,7 +345,11 @@ final class MachineView
         $all = [];
         foreach ($this->turned as $adjuster => $steps) {
             if (! $steps->isNone()) {
-                $all[] = ['adjuster' => $adjuster, 'by' => $steps->toFloat(), 'say' => $this->saidOf($adjuster, $steps)];
+                $all[] = [
+                    'adjuster' => $adjuster,
+                    'by' => $steps->toFloat(),
+                    'say' => $this->saidOf($adjuster, $steps),
+                ];
             }
         }
 
@@ -254,6 +360,8 @@ final class MachineView
     {
         $one = $this->attempt->lesson->run->adjuster($adjuster);
 
-        return $one === null ? $adjuster : "{$one->name()}, {$one->kind()->ways()->of($steps)} {$one->counting()->say($steps)}";
+        return $one === null
+            ? $adjuster
+            : "{$one->name()}, {$one->kind()->ways()->of($steps)} {$one->counting()->say($steps)}";
     }
 }

@@ -50,7 +50,13 @@ final readonly class MovesFile
     {
         $at = $move->has('at') ? EntryCodec::instant($move->at('at')) : self::START;
         if ($move->has('act')) {
-            $attempt->act(ActCodec::decode(Node::of(array_diff_key(is_array($move->value) ? $move->value : [], ['at' => true]), $move->path)), $at);
+            $attempt->act(
+                ActCodec::decode(Node::of(
+                    array_diff_key(is_array($move->value) ? $move->value : [], ['at' => true]),
+                    $move->path,
+                )),
+                $at,
+            );
 
             return null;
         }
@@ -58,7 +64,12 @@ final readonly class MovesFile
         $codec = new EntryCodec($attempt->job()->run);
         if ($move->has('line')) {
             $move->object(['line'], ['at', 'shown']);
-            $draft = BenchLine::read($move->at('line')->string(500), self::shown($move, $attempt->lesson), $attempt->job(), $person);
+            $draft = BenchLine::read(
+                $move->at('line')->string(500),
+                self::shown($move, $attempt->lesson),
+                $attempt->job(),
+                $person,
+            );
             $attempt->write($codec->body($draft->kind, Node::of($draft->body), $stamp));
 
             return null;
@@ -71,9 +82,18 @@ final readonly class MovesFile
 
     private static function shown(Node $move, Lesson $lesson): Shown
     {
-        $shown = $move->has('shown') ? $move->at('shown')->object([], ['pose', 'point', 'instrument', 'item']) : Node::of([]);
+        $shown = $move->has('shown')
+            ? $move->at('shown')->object([], ['pose', 'point', 'instrument', 'item'])
+            : Node::of([]);
 
-        return new Shown(null, null, $shown->has('pose') ? $shown->at('pose')->enum(Pose::class) : null, $shown->has('point') ? $shown->at('point')->enum(ReadingPoint::class) : null,
-            $shown->optionalString('instrument', 40) ?? $lesson->instruments[0]['id'], $shown->optionalString('item', 80), Unit::Millimetre);
+        return new Shown(
+            null,
+            null,
+            $shown->has('pose') ? $shown->at('pose')->enum(Pose::class) : null,
+            $shown->has('point') ? $shown->at('point')->enum(ReadingPoint::class) : null,
+            $shown->optionalString('instrument', 40) ?? $lesson->instruments[0]['id'],
+            $shown->optionalString('item', 80),
+            Unit::Millimetre,
+        );
     }
 }

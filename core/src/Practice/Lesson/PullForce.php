@@ -20,6 +20,10 @@ final readonly class PullForce
     /** @return list<array{float, float}> mm and N, from rest to as far as it is pulled */
     public static function curve(float $play): array
     {
-        return [[0.0, self::REST], [$play, self::TAKEN_UP], [$play + self::FURTHER, self::TAKEN_UP + self::STIFF * self::FURTHER]];
+        return [
+            [0.0, self::REST],
+            [$play, self::TAKEN_UP],
+            [$play + self::FURTHER, self::TAKEN_UP + self::STIFF * self::FURTHER],
+        ];
     }
 }

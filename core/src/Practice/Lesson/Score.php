@@ -25,7 +25,9 @@ final readonly class Score
         /** The fewest that one who sees it needs; null where nothing that turns reaches it. */
         public ?int $fewest,
         public float $minutes,
-        /** mm by which readings were typed higher than the instrument showed, on average; null where there were none. */
+        /**
+         * mm by which readings were typed higher than the instrument showed, on average; null where there were none.
+         */
         public ?float $readsHigh,
     ) {}
 }

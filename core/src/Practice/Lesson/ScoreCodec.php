@@ -22,7 +22,14 @@ final readonly class ScoreCodec
                 'points' => round($one->points(), 1),
                 'of' => $one->skill->weight(),
                 'sentence' => $one->sentence,
-                'remarks' => array_map(static fn (Remark $remark): array => ['costs' => $remark->costs, 'sentence' => $remark->sentence, 'deed' => $remark->deed], $one->remarks),
+                'remarks' => array_map(
+                    static fn (Remark $remark): array => [
+                        'costs' => $remark->costs,
+                        'sentence' => $remark->sentence,
+                        'deed' => $remark->deed,
+                    ],
+                    $one->remarks,
+                ),
             ], $score->skills),
         ];
     }

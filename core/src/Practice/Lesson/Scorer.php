@@ -22,8 +22,10 @@ final readonly class Scorer
     public static function judge(Attempt $attempt): Score
     {
         $skills = array_values(array_filter([
-            SafeFirst::in($attempt), ReadsTrue::in($attempt), SaysWhatIsSo::in($attempt), GoesTheRightWay::in($attempt), CountsMoves::in($attempt),
-            LeavesInOrder::in($attempt), LocksAndReads::in($attempt), TriesEverything::in($attempt), FindsTheCause::in($attempt), EndsRight::in($attempt),
+            SafeFirst::in($attempt), ReadsTrue::in($attempt), SaysWhatIsSo::in($attempt), GoesTheRightWay::in($attempt),
+            CountsMoves::in($attempt),
+            LeavesInOrder::in($attempt), LocksAndReads::in($attempt), TriesEverything::in($attempt),
+            FindsTheCause::in($attempt), EndsRight::in($attempt),
         ]));
         $points = array_sum(array_map(static fn (SkillScore $one): float => $one->points(), $skills));
         $weights = array_sum(array_map(static fn (SkillScore $one): int => $one->skill->weight(), $skills));

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Practice\Lesson;
 
-/** What an act showed: how far it moves until it resists, a word of the proof, part or setting, or what was measured. */
+/**
+ * What an act showed: how far it moves until it resists, a word of the proof, part or setting, or what was measured.
+ */
 final readonly class Seen
 {
     /** @param  float|null  $amount  measured, in the unit of what is measured */

@@ -18,6 +18,10 @@ final readonly class SkillScore
     /** Never below nothing. */
     public function points(): float
     {
-        return max(0.0, $this->skill->weight() - array_sum(array_map(static fn (Remark $one): float => $one->costs, $this->remarks)));
+        return max(
+            0.0,
+            $this->skill->weight()
+                - array_sum(array_map(static fn (Remark $one): float => $one->costs, $this->remarks)),
+        );
     }
 }

@@ -21,11 +21,19 @@ final readonly class Teaches
             Skill::Reading => $lesson->spec->aim !== null,
             Skill::Word, Skill::Cause => $true->faults !== [],
             Skill::Direction => self::isTooTight($lesson) || self::isTooFast($lesson) || $true->offset !== 0.0,
-            Skill::Moves => self::isOut($lesson) && ($lesson->mechanics->ratioFactor !== 1.0 || ! $lesson->isTold || count($lesson->run->playAdjusters()) > 1),
-            Skill::Order => array_filter($lesson->run->playAdjusters(), static fn (Adjuster $one): bool => isset($true->at[$one->id()]) && ! $one->healthy()->contains(Steps::nearest($true->at[$one->id()]))) !== [],
+            Skill::Moves => self::isOut($lesson)
+                && ($lesson->mechanics->ratioFactor !== 1.0
+                    || ! $lesson->isTold
+                    || count($lesson->run->playAdjusters()) > 1),
+            Skill::Order => array_filter(
+                $lesson->run->playAdjusters(),
+                static fn (Adjuster $one): bool => isset($true->at[$one->id()])
+                    && ! $one->healthy()->contains(Steps::nearest($true->at[$one->id()])),
+            ) !== [],
             Skill::Locked => self::isOut($lesson) && $lesson->spec->aim !== null,
             Skill::Proofs => $lesson->mechanics->poses !== [] || $true->faults !== [],
-            Skill::End => array_filter($true->faults, static fn (Fault $one): bool => $one->cure() === null) !== [] || (! self::isOut($lesson) && $true->faults === []),
+            Skill::End => array_filter($true->faults, static fn (Fault $one): bool => $one->cure() === null) !== []
+                || (! self::isOut($lesson) && $true->faults === []),
         };
     }
 
@@ -44,7 +52,10 @@ final readonly class Teaches
     /** Whether something has to be turned. */
     private static function isOut(Lesson $lesson): bool
     {
-        return $lesson->found->offset !== 0.0 || self::isTooFast($lesson) || ($lesson->spec->aim !== null && ! $lesson->spec->aim->band->contains($lesson->found->play))
-            || ($lesson->spec->second !== null && ! $lesson->spec->second->band->contains($lesson->found->secondPlay ?? 0.0));
+        return $lesson->found->offset !== 0.0
+            || self::isTooFast($lesson)
+            || ($lesson->spec->aim !== null && ! $lesson->spec->aim->band->contains($lesson->found->play))
+            || ($lesson->spec->second !== null
+                && ! $lesson->spec->second->band->contains($lesson->found->secondPlay ?? 0.0));
     }
 }

@@ -16,7 +16,14 @@ final readonly class Turn
      * @param  array<string, float>  $before  how far what is set stood from where it may stand
      * @param  array<string, float>  $after
      */
-    private function __construct(public int $deed, public Moment $moment, public string $adjuster, public Steps $steps, public array $before, public array $after) {}
+    private function __construct(
+        public int $deed,
+        public Moment $moment,
+        public string $adjuster,
+        public Steps $steps,
+        public array $before,
+        public array $after,
+    ) {}
 
     /** @return list<self> */
     public static function allOf(Attempt $attempt): array
@@ -31,7 +38,14 @@ final readonly class Turn
                     $all[] = $last;
                     $last = null;
                 }
-                $all[] = new self($last->deed ?? $place, $last->moment ?? $moment, $deed->about, $deed->steps->plus($last->steps ?? Steps::none()), $last->before ?? $moment->before->errors(), $moment->after->errors());
+                $all[] = new self(
+                    $last->deed ?? $place,
+                    $last->moment ?? $moment,
+                    $deed->about,
+                    $deed->steps->plus($last->steps ?? Steps::none()),
+                    $last->before ?? $moment->before->errors(),
+                    $moment->after->errors(),
+                );
                 $isOpen = true;
             }
             $isOpen = $isOpen && ($deed instanceof Moved || ($deed instanceof Act && $deed->kind === ActKind::Turn));
@@ -44,7 +58,11 @@ final readonly class Turn
     public function isWrongWay(): bool
     {
         foreach ($this->before as $key => $before) {
-            if ($before !== 0.0 && $before * $this->after[$key] > 0.0 && abs($this->after[$key]) > abs($before) + 1e-6) {
+            if (
+                $before !== 0.0
+                && $before * $this->after[$key] > 0.0
+                && abs($this->after[$key]) > abs($before) + 1e-6
+            ) {
                 return true;
             }
         }

@@ -32,15 +32,28 @@ final readonly class CarelessHand
             if ($attempt->control()->isCovered($adjuster->id())) {
                 $attempt->act(Act::open($adjuster->id()), '2026-01-01T08:00:01+00:00');
             }
-            $attempt->act(Act::turn($adjuster->id(), Steps::fromCount(-2 * $adjuster->smallestStep()->count)), '2026-01-01T08:00:01+00:00');
+            $attempt->act(
+                Act::turn($adjuster->id(), Steps::fromCount(-2 * $adjuster->smallestStep()->count)),
+                '2026-01-01T08:00:01+00:00',
+            );
             break;
         }
-        foreach (HonestHand::work($lesson->spec, $lesson->run, self::asItOughtToBe($lesson), $lesson->isTold ? $lesson->found->at : [], $lesson->instruments[0])->deeds as $deed) {
+        foreach (HonestHand::work(
+            $lesson->spec,
+            $lesson->run,
+            self::asItOughtToBe($lesson),
+            $lesson->isTold ? $lesson->found->at : [],
+            $lesson->instruments[0],
+        )->deeds as $deed) {
             if (! $deed instanceof Act) {
                 $attempt->write($deed);
             }
         }
-        $attempt->write((new EntryCodec($lesson->run))->body(EntryKind::Closed, Node::of(['outcome' => 'fit']), new Stamp('end', '2026-01-01T09:00:00+00:00', $person)));
+        $attempt->write((new EntryCodec($lesson->run))->body(
+            EntryKind::Closed,
+            Node::of(['outcome' => 'fit']),
+            new Stamp('end', '2026-01-01T09:00:00+00:00', $person),
+        ));
 
         return $attempt;
     }
@@ -50,8 +63,21 @@ final readonly class CarelessHand
         $middle = static fn (?float $low, ?float $high): float => (($low ?? 0.0) + ($high ?? ($low ?? 0.0) + 2.0)) / 2;
         $band = $lesson->spec->aim?->band;
         $second = $lesson->spec->second?->band;
-        $found = new AsFound($band === null ? 0.0 : $middle($band->low, $band->high), $second === null ? null : $middle($second->low, $second->high), 0.0, $lesson->found->at, [], speed: $lesson->spec->other(SpeedCeiling::class)?->usualKmh);
+        $found = new AsFound(
+            $band === null ? 0.0 : $middle($band->low, $band->high),
+            $second === null ? null : $middle($second->low, $second->high),
+            0.0,
+            $lesson->found->at,
+            [],
+            speed: $lesson->spec->other(SpeedCeiling::class)?->usualKmh,
+        );
 
-        return new TrueControl($lesson->spec, $lesson->run, $found, new Mechanics(1.0, [], 0.0, 1, 0.0, 0.0), new SeededChance(1));
+        return new TrueControl(
+            $lesson->spec,
+            $lesson->run,
+            $found,
+            new Mechanics(1.0, [], 0.0, 1, 0.0, 0.0),
+            new SeededChance(1),
+        );
     }
 }

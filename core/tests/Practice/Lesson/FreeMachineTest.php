@@ -17,7 +17,10 @@ use VividPull\Core\Practice\Lesson\LessonFile;
 use VividPull\Core\Practice\Lesson\Scorer;
 use VividPull\Core\Spec\FamilyKey;
 
-/** Machines at random: each has something wrong, and each can be put right. `bin/vivid machines` works ten thousand of them. */
+/**
+ * Machines at random: each has something wrong, and each can be put right. `bin/vivid machines` works ten thousand of
+ * them.
+ */
 final class FreeMachineTest extends TestCase
 {
     private const EACH = 5;
@@ -36,10 +39,18 @@ final class FreeMachineTest extends TestCase
         for ($seed = 1001; $seed <= 1000 + self::EACH; $seed++) {
             $lesson = FreeMachine::of($family, $seed);
             self::assertFalse($lesson->control()->isRight(), "seed {$seed} is right as it stands");
-            $idle = new Attempt($lesson, new Person('hand', 'Hand', Role::Technician), 'opened', '2026-01-01T08:00:00+00:00');
+            $idle = new Attempt(
+                $lesson,
+                new Person('hand', 'Hand', Role::Technician),
+                'opened',
+                '2026-01-01T08:00:00+00:00',
+            );
             self::assertLessThan(50, Scorer::judge($idle)->total);
             $worked = AdvisedHand::works($lesson);
-            self::assertTrue($worked->control()->isRight() || $worked->last() instanceof Tagged, "seed {$seed} was signed, and is not right");
+            self::assertTrue(
+                $worked->control()->isRight() || $worked->last() instanceof Tagged,
+                "seed {$seed} was signed, and is not right",
+            );
             self::assertGreaterThan(50, Scorer::judge($worked)->total, "seed {$seed}");
         }
     }
@@ -48,7 +59,13 @@ final class FreeMachineTest extends TestCase
     {
         $lesson = FreeMachine::of(FamilyKey::TwistGrip, 77);
         self::assertEquals($lesson, LessonBook::find('free_twist_grip_77'));
-        self::assertEquals($lesson, LessonFile::read(json_encode(LessonFile::encode($lesson), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION)));
+        self::assertEquals(
+            $lesson,
+            LessonFile::read(json_encode(
+                LessonFile::encode($lesson),
+                JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION,
+            )),
+        );
         self::assertNotEquals($lesson->found, FreeMachine::of(FamilyKey::TwistGrip, 78)->found);
         self::assertNull(LessonBook::find('free_bicycle_1'));
     }

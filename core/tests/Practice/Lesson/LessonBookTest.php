@@ -39,8 +39,17 @@ final class LessonBookTest extends TestCase
     {
         $all = LessonBook::all();
         self::assertGreaterThanOrEqual(40, count($all));
-        self::assertCount(count($all), array_unique(array_map(static fn (Lesson $one): string => $one->tale->key, $all)));
-        self::assertEqualsCanonicalizing(FamilyKey::cases(), array_values(array_unique(array_map(static fn (Lesson $one): FamilyKey => $one->spec->family, $all), SORT_REGULAR)));
+        self::assertCount(
+            count($all),
+            array_unique(array_map(static fn (Lesson $one): string => $one->tale->key, $all)),
+        );
+        self::assertEqualsCanonicalizing(
+            FamilyKey::cases(),
+            array_values(array_unique(
+                array_map(static fn (Lesson $one): FamilyKey => $one->spec->family, $all),
+                SORT_REGULAR,
+            )),
+        );
     }
 
     #[DataProvider('lessons')]
@@ -50,7 +59,11 @@ final class LessonBookTest extends TestCase
         $score = Scorer::judge($attempt);
         self::assertGreaterThanOrEqual(90, $score->total);
         self::assertTrue($attempt->isEnded());
-        self::assertSame($attempt->control()->isRight(), $attempt->last() instanceof Closed, 'signed where it is right, and tagged where it is not');
+        self::assertSame(
+            $attempt->control()->isRight(),
+            $attempt->last() instanceof Closed,
+            'signed where it is right, and tagged where it is not',
+        );
     }
 
     #[DataProvider('lessons')]
@@ -62,18 +75,38 @@ final class LessonBookTest extends TestCase
         if ($attempt->control()->isUnsafe()) {
             self::assertLessThanOrEqual(Score::FALSELY_FIT, $score->total);
         }
-        $said = implode("\n", array_merge(...array_map(static fn ($skill): array => array_map(static fn ($remark): string => $remark->sentence, $skill->remarks), $score->skills)));
-        self::assertStringContainsString('without being tried', $said.(str_contains($said, 'not tried, and what was written is not so') ? 'without being tried' : ''));
+        $said = implode(
+            "\n",
+            array_merge(...array_map(
+                static fn ($skill): array => array_map(
+                    static fn ($remark): string => $remark->sentence,
+                    $skill->remarks,
+                ),
+                $score->skills,
+            )),
+        );
+        self::assertStringContainsString(
+            'without being tried',
+            $said.(str_contains($said, 'not tried, and what was written is not so') ? 'without being tried' : ''),
+        );
         if ($lesson->run->adjusters() !== []) {
             self::assertStringContainsString('Hands were on it before it was safe', $said);
-            self::assertMatchesRegularExpression('/was turned(, and no word of it was written| by .+, and .+ was written)/', $said);
+            self::assertMatchesRegularExpression(
+                '/was turned(, and no word of it was written| by .+, and .+ was written)/',
+                $said,
+            );
         }
     }
 
     #[DataProvider('lessons')]
     public function test_nothing_done_is_no_answer(Lesson $lesson): void
     {
-        $attempt = new Attempt($lesson, new Person('hand', 'Hand', Role::Technician), 'opened', '2026-01-01T08:00:00+00:00');
+        $attempt = new Attempt(
+            $lesson,
+            new Person('hand', 'Hand', Role::Technician),
+            'opened',
+            '2026-01-01T08:00:00+00:00',
+        );
         self::assertLessThan(50, Scorer::judge($attempt)->total);
     }
 
@@ -90,7 +123,11 @@ final class LessonBookTest extends TestCase
         $met = 0;
         foreach (LessonBook::all() as $lesson) {
             foreach ($lesson->found->faults as $fault) {
-                self::assertContains($fault->cure(), [...Families::of($lesson->spec->family)->cures(), null], $lesson->tale->key);
+                self::assertContains(
+                    $fault->cure(),
+                    [...Families::of($lesson->spec->family)->cures(), null],
+                    $lesson->tale->key,
+                );
                 $met++;
             }
         }
@@ -112,7 +149,11 @@ final class LessonBookTest extends TestCase
     /** @return iterable<string, array{string, string, string}> */
     public static function damaged(): iterable
     {
-        yield 'a format of another kind' => ['"vivid-pull\/lesson@1"', '"vivid-pull/job@1"', 'the only format of lessons'];
+        yield 'a format of another kind' => [
+            '"vivid-pull\/lesson@1"',
+            '"vivid-pull/job@1"',
+            'the only format of lessons',
+        ];
         yield 'a fault nobody knows' => ['"faults":[]', '"faults":["gremlins"]', 'gremlins'];
         yield 'an adjuster that is not there' => ['"at":{', '"at":{"nowhere":1,', 'no such adjuster'];
         yield 'a play too many' => ['"offset":', '"second_play_mm":3,"offset":', 'for no other'];
@@ -123,7 +164,11 @@ final class LessonBookTest extends TestCase
     #[DataProvider('damaged')]
     public function test_a_damaged_lesson_is_refused_with_what_is_wrong(string $what, string $by, string $says): void
     {
-        $json = str_replace($what, $by, json_encode(LessonFile::encode(LessonBook::find('lever_loose') ?? self::fail('gone')), JSON_THROW_ON_ERROR));
+        $json = str_replace(
+            $what,
+            $by,
+            json_encode(LessonFile::encode(LessonBook::find('lever_loose') ?? self::fail('gone')), JSON_THROW_ON_ERROR),
+        );
         $this->expectException(BadFile::class);
         $this->expectExceptionMessageMatches('/'.preg_quote($says, '/').'/');
         LessonFile::read($json);
@@ -132,7 +177,10 @@ final class LessonBookTest extends TestCase
     public function test_a_lever_stands_off_square_only_where_its_distances_are_known(): void
     {
         $known = LessonFile::encode(LessonBook::find('lever_loose') ?? self::fail('gone'));
-        $off = static fn (array $run): string => json_encode(['run' => $run, 'true' => ['off_square_deg' => -20] + $known['true']] + $known, JSON_THROW_ON_ERROR);
+        $off = static fn (array $run): string => json_encode(
+            ['run' => $run, 'true' => ['off_square_deg' => -20] + $known['true']] + $known,
+            JSON_THROW_ON_ERROR,
+        );
         self::assertEqualsWithDelta(-20.0, LessonFile::read($off($known['run']))->mechanics->offSquare, 1e-9);
         $hand = array_diff_key($known['run']['hand'], ['pivot_to_wire_mm' => true, 'pivot_to_point_mm' => true]);
         $this->expectException(BadFile::class);
@@ -143,8 +191,18 @@ final class LessonBookTest extends TestCase
     private static function fits(string $schema, string $json): bool
     {
         $validator = new Validator;
-        $validator->resolver()?->registerRaw((string) file_get_contents(self::FORMATS.'/job-file.schema.json'), 'https://vivid-pull.example/schemas/job-file-1.json');
+        $validator
+            ->resolver()
+            ?->registerRaw(
+                (string) file_get_contents(self::FORMATS.'/job-file.schema.json'),
+                'https://vivid-pull.example/schemas/job-file-1.json',
+            );
 
-        return $validator->validate(json_decode($json), json_decode((string) file_get_contents(self::FORMATS."/{$schema}.schema.json")))->isValid();
+        return $validator
+            ->validate(
+                json_decode($json),
+                json_decode((string) file_get_contents(self::FORMATS."/{$schema}.schema.json")),
+            )
+            ->isValid();
     }
 }

@@ -17,10 +17,17 @@ use VividPull\Core\Practice\Lesson\Scorer;
 
 final class LessonFromJobTest extends TestCase
 {
-    /** @return iterable<string, array{string}> jobs that end signed, of families with play, with a table and with neither */
+    /**
+     * @return iterable<string, array{string}> jobs that end signed, of families with play, with a table and with
+     *     neither
+     */
     public static function jobs(): iterable
     {
-        foreach (['lever_loose', 'lever_tight', 'grip_loose', 'grip_pair', 'grip_dry', 'grip_route', 'pedal_pair', 'pedal_spring', 'drive_slow', 'drive_belt', 'engage_loose', 'bail_conduit', 'mode_short', 'hook_slow', 'brake_loose', 'other_stiff'] as $key) {
+        foreach ([
+            'lever_loose', 'lever_tight', 'grip_loose', 'grip_pair', 'grip_dry', 'grip_route', 'pedal_pair',
+            'pedal_spring', 'drive_slow', 'drive_belt', 'engage_loose', 'bail_conduit', 'mode_short', 'hook_slow',
+            'brake_loose', 'other_stiff',
+        ] as $key) {
             yield $key => [$key];
         }
     }
@@ -36,9 +43,15 @@ final class LessonFromJobTest extends TestCase
         self::assertEqualsWithDelta($true->found->secondPlay ?? 0.0, $made->found->secondPlay ?? 0.0, $marks);
         self::assertEqualsWithDelta($true->found->offset, $made->found->offset, 2.1, 'as near as it was set');
         self::assertSame($true->found->at, $made->found->at);
-        self::assertSame(array_map(static fn ($one): mixed => $one->cure(), $true->found->faults), array_map(static fn ($one): mixed => $one->cure(), $made->found->faults));
+        self::assertSame(
+            array_map(static fn ($one): mixed => $one->cure(), $true->found->faults),
+            array_map(static fn ($one): mixed => $one->cure(), $made->found->faults),
+        );
         self::assertGreaterThanOrEqual(80, Scorer::judge(AdvisedHand::works($made))->total);
-        self::assertEquals($made, LessonFile::read(json_encode(LessonFile::encode($made), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION)));
+        self::assertEquals(
+            $made,
+            LessonFile::read(json_encode(LessonFile::encode($made), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION)),
+        );
     }
 
     public function test_a_job_that_is_open_is_none(): void
@@ -52,6 +65,11 @@ final class LessonFromJobTest extends TestCase
 
     private static function made(Lesson $lesson): Lesson
     {
-        return LessonFromJob::of(AdvisedHand::works($lesson)->job(), $lesson->wire, new LessonTale('our_own', 'Our own', 'What happened here.', 'Came in on a trailer.'), 5);
+        return LessonFromJob::of(
+            AdvisedHand::works($lesson)->job(),
+            $lesson->wire,
+            new LessonTale('our_own', 'Our own', 'What happened here.', 'Came in on a trailer.'),
+            5,
+        );
     }
 }

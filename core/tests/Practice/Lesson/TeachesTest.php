@@ -15,19 +15,34 @@ use VividPull\Core\Practice\Lesson\Teaches;
 /** Which lessons of the book are good for a skill: as somebody would choose them who reads their titles. */
 final class TeachesTest extends TestCase
 {
-    /** @return iterable<string, array{Skill, list<string>, list<string>}> skill, lessons for it, and lessons that are not */
+    /**
+     * @return iterable<string, array{Skill, list<string>, list<string>}> skill, lessons for it, and lessons that are
+     *     not
+     */
     public static function skills(): iterable
     {
         yield 'safe' => [Skill::Safe, ['lever_loose', 'bail_right'], []];
         yield 'reading' => [Skill::Reading, ['lever_right', 'grip_loose'], ['auto_right', 'drive_slow']];
         yield 'what was written' => [Skill::Word, ['lever_spline', 'grip_groove'], ['lever_loose']];
-        yield 'direction' => [Skill::Direction, ['lever_tight', 'grip_tight', 'drive_creeps', 'mode_long'], ['lever_loose', 'grip_loose', 'hydraulic_right']];
+        yield 'direction' => [
+            Skill::Direction,
+            ['lever_tight', 'grip_tight', 'drive_creeps', 'mode_long'],
+            ['lever_loose', 'grip_loose', 'hydraulic_right'],
+        ];
         yield 'moves' => [Skill::Moves, ['lever_drawn', 'lever_blind'], ['lever_right', 'auto_spring']];
         yield 'order' => [Skill::Order, ['lever_home'], ['lever_loose', 'auto_right']];
         yield 'locked' => [Skill::Locked, ['lever_lock', 'grip_loose'], ['lever_right', 'mode_short']];
         yield 'proofs' => [Skill::Proofs, ['grip_loose', 'bail_spring'], ['lever_loose']];
-        yield 'cause' => [Skill::Cause, ['lever_spline', 'drive_belt', 'hydraulic_air'], ['lever_loose', 'selector_back']];
-        yield 'how it was left' => [Skill::End, ['lever_frayed', 'lever_right', 'bail_right'], ['lever_loose', 'grip_dry']];
+        yield 'cause' => [
+            Skill::Cause,
+            ['lever_spline', 'drive_belt', 'hydraulic_air'],
+            ['lever_loose', 'selector_back'],
+        ];
+        yield 'how it was left' => [
+            Skill::End,
+            ['lever_frayed', 'lever_right', 'bail_right'],
+            ['lever_loose', 'grip_dry'],
+        ];
     }
 
     /**
@@ -39,7 +54,11 @@ final class TeachesTest extends TestCase
     {
         foreach (['yes' => $for, 'no' => $not] as $said => $keys) {
             foreach ($keys as $key) {
-                self::assertSame($said === 'yes', Teaches::is(LessonBook::find($key) ?? self::fail($key), $skill), $key);
+                self::assertSame(
+                    $said === 'yes',
+                    Teaches::is(LessonBook::find($key) ?? self::fail($key), $skill),
+                    $key,
+                );
             }
         }
     }
@@ -47,7 +66,11 @@ final class TeachesTest extends TestCase
     public function test_every_skill_has_several_lessons_of_its_own(): void
     {
         foreach (Skill::cases() as $skill) {
-            self::assertGreaterThanOrEqual(3, count(array_filter(LessonBook::all(), static fn (Lesson $one): bool => Teaches::is($one, $skill))), $skill->value);
+            self::assertGreaterThanOrEqual(
+                3,
+                count(array_filter(LessonBook::all(), static fn (Lesson $one): bool => Teaches::is($one, $skill))),
+                $skill->value,
+            );
         }
     }
 

@@ -28,8 +28,16 @@ final readonly class CountsMoves implements Judged
         }
         $beyond = $moves - ($fewest ?? 0) - self::SPARE;
         $remarks = match (true) {
-            $beyond > 0 => [new Remark($beyond * self::COSTS, 'Read it once more before you turn again, and turn as far as the reading says.')],
-            $moves < (int) $fewest && BestPlay::moves($attempt->lesson, $attempt->control()) !== 0 && ! $attempt->control()->hasWhatIsReplaced() => [new Remark(Skill::Moves->weight(), 'It still stands outside.')],
+            $beyond > 0 => [new Remark(
+                $beyond * self::COSTS,
+                'Read it once more before you turn again, and turn as far as the reading says.',
+            )],
+            $moves < (int) $fewest
+                && BestPlay::moves($attempt->lesson, $attempt->control()) !== 0
+                && ! $attempt->control()->hasWhatIsReplaced() => [new Remark(
+                    Skill::Moves->weight(),
+                    'It still stands outside.',
+                )],
             default => [],
         };
         $said = self::said($moves).'. '.match ($fewest) {

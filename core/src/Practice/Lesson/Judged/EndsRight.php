@@ -45,7 +45,11 @@ final readonly class EndsRight implements Judged
     {
         return match (true) {
             $closed->outcome === ClosingOutcome::Tagged => self::tagged($attempt, $place),
-            self::isFalselyFit($attempt) => new Remark(20.0, 'It was signed, and it is not fit: that can hurt somebody.', $place),
+            self::isFalselyFit($attempt) => new Remark(
+                20.0,
+                'It was signed, and it is not fit: that can hurt somebody.',
+                $place,
+            ),
             $attempt->control()->isRight() => null,
             default => new Remark(10.0, 'It was signed, and stands a little outside.', $place),
         };
@@ -54,10 +58,16 @@ final readonly class EndsRight implements Judged
     private static function tagged(Attempt $attempt, int $place): ?Remark
     {
         $control = $attempt->control();
-        $couldBeSet = $control->wants() === null && ! $control->hasWhatIsReplaced() && BestPlay::moves($attempt->lesson, $control) !== null;
+        $couldBeSet = $control->wants() === null
+            && ! $control->hasWhatIsReplaced()
+            && BestPlay::moves($attempt->lesson, $control) !== null;
 
         return match (true) {
-            ! $control->isUnsafe() && $control->isRight() => new Remark(14.0, 'It was tagged, and it is right.', $place),
+            ! $control->isUnsafe() && $control->isRight() => new Remark(
+                14.0,
+                'It was tagged, and it is right.',
+                $place,
+            ),
             $couldBeSet => new Remark(8.0, 'It was tagged, and could have been set right.', $place),
             $control->wants() !== null => new Remark(6.0, 'It was tagged, and could have been put right here.', $place),
             default => null,

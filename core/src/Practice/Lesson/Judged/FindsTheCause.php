@@ -57,11 +57,18 @@ final readonly class FindsTheCause implements Judged
         $remarks = [];
         foreach ($attempt->moments() as $place => $moment) {
             if (self::isTakenFromItsSeat($moment)) {
-                $remarks[] = new Remark(3.0, "{$moment->before->ends()->labels()[$moment->deed->about]} the end sat in its seat, and was taken out.", $place);
+                $remarks[] = new Remark(
+                    3.0,
+                    "{$moment->before->ends()->labels()[$moment->deed->about]} the end sat in its seat, and was taken out.",
+                    $place,
+                );
             }
             if ($moment->deed instanceof Act && $moment->deed->kind === ActKind::Cure) {
                 $cure = Cure::from($moment->deed->about);
-                if (array_filter($attempt->lesson->found->faults, static fn (Fault $one): bool => $one->cure() === $cure && $moment->before->has($one)) === []) {
+                if (array_filter(
+                    $attempt->lesson->found->faults,
+                    static fn (Fault $one): bool => $one->cure() === $cure && $moment->before->has($one),
+                ) === []) {
                     $remarks[] = new Remark(3.0, "Nothing was wrong there: {$cure->label()}.", $place);
                 }
             }
@@ -74,6 +81,7 @@ final readonly class FindsTheCause implements Judged
     private static function isTakenFromItsSeat(Moment $moment): bool
     {
         return $moment->deed instanceof Act && $moment->deed->kind === ActKind::Hook
-            && $moment->before->ends()->seat($moment->deed->about) === Seat::Home && $moment->seen->word !== Seat::Home->value;
+            && $moment->before->ends()->seat($moment->deed->about) === Seat::Home
+                && $moment->seen->word !== Seat::Home->value;
     }
 }

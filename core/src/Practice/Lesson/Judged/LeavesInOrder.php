@@ -24,6 +24,12 @@ final readonly class LeavesInOrder implements Judged
             $remarks[] = new Remark(2.5, "The {$cover} was left off.");
         }
 
-        return new SkillScore(Skill::Order, $remarks, $remarks === [] ? 'Thread is left where the next hand needs it.' : 'The next hand has to find thread to turn, either way, and every cover in its place.');
+        return new SkillScore(
+            Skill::Order,
+            $remarks,
+            $remarks === []
+                ? 'Thread is left where the next hand needs it.'
+                : 'The next hand has to find thread to turn, either way, and every cover in its place.',
+        );
     }
 }

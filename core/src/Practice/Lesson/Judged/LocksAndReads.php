@@ -38,11 +38,18 @@ final readonly class LocksAndReads implements Judged
             $remarks[] = new Remark(2.5, 'It was not read again after it was locked.', $locked);
         }
 
-        return new SkillScore(Skill::Locked, $remarks, $remarks === [] ? 'Locked, and what was read again holds.' : 'Lock it, then read it again: a lock may turn what it holds.');
+        return new SkillScore(
+            Skill::Locked,
+            $remarks,
+            $remarks === []
+                ? 'Locked, and what was read again holds.'
+                : 'Lock it, then read it again: a lock may turn what it holds.',
+        );
     }
 
     private static function turnsAThread(Attempt $attempt, Act $act): bool
     {
-        return $act->kind === ActKind::Turn && $attempt->lesson->run->adjuster($act->about)?->kind()->isThreaded() === true;
+        return $act->kind === ActKind::Turn
+            && $attempt->lesson->run->adjuster($act->about)?->kind()->isThreaded() === true;
     }
 }

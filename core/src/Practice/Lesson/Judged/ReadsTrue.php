@@ -33,15 +33,29 @@ final readonly class ReadsTrue implements Judged
         foreach ($read as [$place, $reading, $shown]) {
             $off = $shown === null ? null : $reading->mm - $shown;
             if ($shown === null) {
-                $remarks[] = new Remark(self::COSTS, "{$reading->entered} was typed, and nobody had held an instrument to it since it last changed.", $place);
+                $remarks[] = new Remark(
+                    self::COSTS,
+                    "{$reading->entered} was typed, and nobody had held an instrument to it since it last changed.",
+                    $place,
+                );
             } elseif (abs((float) $off) > self::MARKS * self::mark($attempt, $reading->instrument) + 1e-9) {
-                $remarks[] = new Remark(self::COSTS, sprintf('%s was typed, and the instrument showed %s.', $reading->entered, Figure::length($shown)), $place);
+                $remarks[] = new Remark(
+                    self::COSTS,
+                    sprintf('%s was typed, and the instrument showed %s.', $reading->entered, Figure::length($shown)),
+                    $place,
+                );
             }
         }
         $high = self::readsHigh($attempt);
 
         return new SkillScore(Skill::Reading, $remarks, $remarks === [] ? 'Each reading is what the instrument showed.'
-            : ($high !== null && abs($high) > 0.3 ? sprintf('You read %s by %s on average: look at the mark square on.', $high > 0 ? 'high' : 'low', Figure::length(abs($high))) : 'Look at the mark square on, and type what stands there.'));
+            : ($high !== null && abs($high) > 0.3
+                ? sprintf(
+                    'You read %s by %s on average: look at the mark square on.',
+                    $high > 0 ? 'high' : 'low',
+                    Figure::length(abs($high)),
+                )
+                : 'Look at the mark square on, and type what stands there.'));
     }
 
     /** @return list<Remark> on what was read straight after a turn */
@@ -50,9 +64,15 @@ final readonly class ReadsTrue implements Judged
         $remarks = [];
         $isHeldSo = false;
         foreach ($attempt->moments() as $place => $moment) {
-            $isHeldSo = $moment->deed instanceof Act && $moment->deed->kind === ActKind::Hold ? ! $moment->before->isSettled() : $isHeldSo;
+            $isHeldSo = $moment->deed instanceof Act && $moment->deed->kind === ActKind::Hold
+                ? ! $moment->before->isSettled()
+                : $isHeldSo;
             if ($isHeldSo && $moment->deed instanceof ReadingTaken) {
-                $remarks[] = new Remark(self::UNSETTLED, 'It was read straight after a turn: pulled fully and let snap back first, it lies where it stays.', $place);
+                $remarks[] = new Remark(
+                    self::UNSETTLED,
+                    'It was read straight after a turn: pulled fully and let snap back first, it lies where it stays.',
+                    $place,
+                );
             }
         }
 
@@ -72,7 +92,10 @@ final readonly class ReadsTrue implements Judged
         return $off === [] ? null : array_sum($off) / count($off);
     }
 
-    /** @return list<array{int, ReadingTaken, float|null}> each with what was last shown there; null where it was not held since it changed */
+    /**
+     * @return list<array{int, ReadingTaken, float|null}> each with what was last shown there; null where it was not
+     *     held since it changed
+     */
     private static function readings(Attempt $attempt): array
     {
         [$shown, $read] = [[], []];
@@ -85,7 +108,9 @@ final readonly class ReadsTrue implements Judged
                 $shown["{$deed->point?->value} {$deed->pose?->value}"] = $moment->seen->mm;
             }
             // What was seen before it was turned says nothing of how it stands now.
-            $shown = $deed instanceof Act && in_array($deed->kind, [ActKind::Turn, ActKind::Hook, ActKind::Cure], true) ? [] : $shown;
+            $shown = $deed instanceof Act && in_array($deed->kind, [ActKind::Turn, ActKind::Hook, ActKind::Cure], true)
+                ? []
+                : $shown;
         }
 
         return $read;

@@ -30,7 +30,11 @@ final readonly class SafeFirst implements Judged
         foreach ($attempt->moments() as $place => $moment) {
             $open = $moment->deed instanceof Act ? self::open($moment->job) : [];
             if ($moment->deed instanceof Act && self::isHandsOn($moment->deed) && $open !== []) {
-                $remarks[] = new Remark(5.0, "Hands were on it before it was safe: {$open[0]->label} comes first.", $place);
+                $remarks[] = new Remark(
+                    5.0,
+                    "Hands were on it before it was safe: {$open[0]->label} comes first.",
+                    $place,
+                );
             }
             if (self::runsOpen($attempt, $moment, $hasTurned)) {
                 $remarks[] = new Remark(5.0, 'It was run before what was taken off was put back.', $place);
@@ -39,7 +43,15 @@ final readonly class SafeFirst implements Judged
             $hasTurned = $hasTurned || ($moment->deed instanceof Act && $moment->deed->kind === ActKind::Turn);
         }
 
-        return ! $isTouched ? null : new SkillScore(Skill::Safe, $remarks, $remarks === [] ? 'It was made safe first.' : 'Make it safe first, each time: nobody is hurt by a machine that cannot start.');
+        return ! $isTouched
+            ? null
+            : new SkillScore(
+                Skill::Safe,
+                $remarks,
+                $remarks === []
+                    ? 'It was made safe first.'
+                    : 'Make it safe first, each time: nobody is hurt by a machine that cannot start.',
+            );
     }
 
     private static function isHandsOn(Act $act): bool
@@ -50,7 +62,10 @@ final readonly class SafeFirst implements Judged
     /** @return list<StageItem> of making it safe that nobody has confirmed */
     private static function open(BenchState $job): array
     {
-        return array_values(array_filter($job->progress->items[JobStage::MakeSafe->value] ?? [], static fn (StageItem $one): bool => ! $one->done));
+        return array_values(array_filter(
+            $job->progress->items[JobStage::MakeSafe->value] ?? [],
+            static fn (StageItem $one): bool => ! $one->done,
+        ));
     }
 
     private static function runsOpen(Attempt $attempt, Moment $moment, bool $hasTurned): bool
@@ -59,7 +74,10 @@ final readonly class SafeFirst implements Judged
             return false;
         }
         $refit = Families::of($attempt->lesson->spec->family)->refit();
-        $isOpen = array_filter($refit, static fn (Step $step): bool => $moment->job->progress->item($step->key)?->done === false) !== [];
+        $isOpen = array_filter(
+            $refit,
+            static fn (Step $step): bool => $moment->job->progress->item($step->key)?->done === false,
+        ) !== [];
 
         return $moment->before->coversOff() !== [] || ($hasTurned && $isOpen);
     }
@@ -70,7 +88,11 @@ final readonly class SafeFirst implements Judged
         $family = Families::of($lesson->spec->family);
         $running = match ($act->kind) {
             ActKind::Try => array_column($family->proofs($lesson->run), 'running', 'key')[$act->about] ?? null,
-            ActKind::Measure => array_values(array_filter($family->measures($lesson->spec), static fn (Measure $one): bool => $one->key->value === $act->about))[0]->running ?? null,
+            ActKind::Measure => array_values(array_filter(
+                $family->measures($lesson->spec),
+                static fn (Measure $one): bool => $one->key->value === $act->about,
+            ))[0]->running
+                ?? null,
             default => null,
         };
 

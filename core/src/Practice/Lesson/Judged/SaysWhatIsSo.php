@@ -31,7 +31,9 @@ use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\EngineHeat;
 use VividPull\Core\Spec\OutcomeTable;
 
-/** What was written is what was done and seen. An answer that was not tried is a guess, also where it happens to be so. */
+/**
+ * What was written is what was done and seen. An answer that was not tried is a guess, also where it happens to be so.
+ */
 final class SaysWhatIsSo implements Judged
 {
     private const FALSE_WORD = 5.0;
@@ -83,7 +85,9 @@ final class SaysWhatIsSo implements Judged
     {
         $judged = new self($attempt);
         foreach ($attempt->moments() as $place => $moment) {
-            $moment->deed instanceof Act ? $judged->done($moment->deed, $moment) : $judged->written($moment->deed, $place, $moment);
+            $moment->deed instanceof Act
+                ? $judged->done($moment->deed, $moment)
+                : $judged->written($moment->deed, $place, $moment);
         }
 
         return $judged;
@@ -94,15 +98,29 @@ final class SaysWhatIsSo implements Judged
         $judged = self::of($attempt);
         foreach ($judged->turned as $adjuster => $steps) {
             if (! $steps->isNone()) {
-                $judged->remarks[] = new Remark(self::FALSE_WORD, "The {$judged->name($adjuster)} was turned, and no word of it was written: what is learned from readings is wrong from there on.");
+                $judged->remarks[] = new Remark(
+                    self::FALSE_WORD,
+                    "The {$judged->name($adjuster)} was turned, and no word of it was written: what is learned from readings is wrong from there on.",
+                );
             }
         }
 
         if ($judged->isReseated) {
-            $judged->remarks[] = new Remark(self::FALSE_WORD, 'An end of the cable was put back in its seat, and no word of it was written: what was read before does not compare.');
+            $judged->remarks[] = new Remark(
+                self::FALSE_WORD,
+                'An end of the cable was put back in its seat, and no word of it was written: what was read before does not compare.',
+            );
         }
 
-        return $judged->said === 0 && $judged->remarks === [] ? null : new SkillScore(Skill::Word, $judged->remarks, $judged->remarks === [] ? 'What was written is what was done and seen.' : 'Try it, look, then write: the next person believes what stands there.');
+        return $judged->said === 0 && $judged->remarks === []
+            ? null
+            : new SkillScore(
+                Skill::Word,
+                $judged->remarks,
+                $judged->remarks === []
+                    ? 'What was written is what was done and seen.'
+                    : 'Try it, look, then write: the next person believes what stands there.',
+            );
     }
 
     private function done(Act $act, Moment $moment): void
@@ -128,7 +146,11 @@ final class SaysWhatIsSo implements Judged
             $this->isReseated = $this->isReseated || $moment->before->has(Fault::OffSeat);
         }
         if (in_array($act->kind, [ActKind::Turn, ActKind::Hook, ActKind::Cure], true)) {
-            $this->tried = array_filter($this->tried, static fn (string $one): bool => str_starts_with($one, ActKind::Look->value), ARRAY_FILTER_USE_KEY);
+            $this->tried = array_filter(
+                $this->tried,
+                static fn (string $one): bool => str_starts_with($one, ActKind::Look->value),
+                ARRAY_FILTER_USE_KEY,
+            );
             [$this->measured, $this->shown] = [[], []];
         }
     }
@@ -164,14 +186,30 @@ final class SaysWhatIsSo implements Judged
         $off = abs($entry->steps->minus($turned)->toFloat());
         if ($off > self::COUNTED) {
             $name = $this->name($entry->adjuster);
-            $this->remarks[] = new Remark(self::FALSE_WORD, $turned->isNone() ? "A move of the {$name} was written, and it was not turned." : "The {$name} was turned by {$turned->say()}, and {$entry->steps->say()} was written.", $place);
+            $this->remarks[] = new Remark(
+                self::FALSE_WORD,
+                $turned->isNone()
+                    ? "A move of the {$name} was written, and it was not turned."
+                    : "The {$name} was turned by {$turned->say()}, and {$entry->steps->say()} was written.",
+                $place,
+            );
         }
     }
 
     private function checked(Checked $entry, int $place, Moment $moment): void
     {
-        $truth = Behaviour::word($this->attempt->lesson->spec->family, $this->attempt->lesson->run, $entry->key, $moment->before);
-        $this->said($entry->answer === $truth, $this->wasTried(ActKind::Try, $entry->key, $entry->pose?->value), $entry->key, $place);
+        $truth = Behaviour::word(
+            $this->attempt->lesson->spec->family,
+            $this->attempt->lesson->run,
+            $entry->key,
+            $moment->before,
+        );
+        $this->said(
+            $entry->answer === $truth,
+            $this->wasTried(ActKind::Try, $entry->key, $entry->pose?->value),
+            $entry->key,
+            $place,
+        );
     }
 
     private function inspected(Inspected $entry, int $place, Moment $moment): void
@@ -179,11 +217,20 @@ final class SaysWhatIsSo implements Judged
         $isSound = $moment->before->inspected($entry->key);
         if (! $isSound && $entry->finding !== Finding::Fault && ! $moment->before->isLit()) {
             $this->said++;
-            $this->remarks[] = new Remark(self::FALSE_WORD, 'It was called sound without a light: a wire that is frayed hides behind its end fittings.', $place);
+            $this->remarks[] = new Remark(
+                self::FALSE_WORD,
+                'It was called sound without a light: a wire that is frayed hides behind its end fittings.',
+                $place,
+            );
 
             return;
         }
-        $this->said(($entry->finding === Finding::Fault) !== $isSound, $this->wasTried(ActKind::Look, $entry->key, null), $entry->key, $place);
+        $this->said(
+            ($entry->finding === Finding::Fault) !== $isSound,
+            $this->wasTried(ActKind::Look, $entry->key, null),
+            $entry->key,
+            $place,
+        );
     }
 
     private function outcome(OutcomeSeen $entry, int $place, Moment $moment): void
@@ -192,9 +239,18 @@ final class SaysWhatIsSo implements Judged
         $shown = $this->shown[$entry->setting] ?? null;
         if ($setting !== null && $shown !== null && $shown === $setting->provesNothing() && $entry->saw !== $shown) {
             $this->said++;
-            $this->remarks[] = new Remark(self::FALSE_WORD, "{$setting->label}: its teeth had not met, and that proves nothing. Turn a wheel by hand, and look again.", $place);
+            $this->remarks[] = new Remark(
+                self::FALSE_WORD,
+                "{$setting->label}: its teeth had not met, and that proves nothing. Turn a wheel by hand, and look again.",
+                $place,
+            );
         } elseif ($setting !== null) {
-            $this->said(($shown ?? $moment->before->does($setting)) === $entry->saw, $this->wasTried(ActKind::Run, $entry->setting, null), "outcome:{$entry->setting}", $place);
+            $this->said(
+                ($shown ?? $moment->before->does($setting)) === $entry->saw,
+                $this->wasTried(ActKind::Run, $entry->setting, null),
+                "outcome:{$entry->setting}",
+                $place,
+            );
         }
     }
 
@@ -207,14 +263,22 @@ final class SaysWhatIsSo implements Judged
         }
         $shown = $this->measured[$entry->key->value] ?? null;
         unset($this->measured[$entry->key->value]);
-        $isSo = $shown === null ? abs($entry->value - $true) <= self::NEAR * $entry->key->usualDeviation() : abs($entry->value - $shown) < 10 ** -$entry->key->decimals() * 1.01;
+        $isSo = $shown === null
+            ? abs($entry->value - $true) <= self::NEAR * $entry->key->usualDeviation()
+            : abs($entry->value - $shown) < 10 ** -$entry->key->decimals() * 1.01;
         $this->said($isSo, $shown !== null, "measure:{$entry->key->value}", $place);
     }
 
     private function condition(ConditionNoted $entry, int $place, Moment $moment): void
     {
         if ($entry->engine !== null && ($entry->engine === EngineHeat::Hot) !== $moment->before->isHot()) {
-            $this->remarks[] = new Remark(self::FALSE_WORD, $moment->before->isHot() ? 'It was written as cold, and its engine was hot: what is read then is no reading for a cold figure.' : 'It was written as hot, and its engine was cold.', $place);
+            $this->remarks[] = new Remark(
+                self::FALSE_WORD,
+                $moment->before->isHot()
+                    ? 'It was written as cold, and its engine was hot: what is read then is no reading for a cold figure.'
+                    : 'It was written as hot, and its engine was cold.',
+                $place,
+            );
         }
     }
 
@@ -222,14 +286,23 @@ final class SaysWhatIsSo implements Judged
     {
         if ($entry->off === $moment->before->isCovered($entry->adjuster)) {
             $cover = $this->attempt->lesson->run->covers()[$entry->adjuster] ?? 'cover';
-            $this->remarks[] = new Remark(self::FALSE_WORD, "It was written that the {$cover} is ".($entry->off ? 'off, and it was on.' : 'back on, and it was off.'), $place);
+            $this->remarks[] = new Remark(
+                self::FALSE_WORD,
+                "It was written that the {$cover} is "
+                    .($entry->off ? 'off, and it was on.' : 'back on, and it was off.'),
+                $place,
+            );
         }
     }
 
     private function putRight(PutRight $entry, int $place): void
     {
         if ($this->cured === []) {
-            $this->remarks[] = new Remark(self::FALSE_WORD, "{$entry->cure->label()} was written, and nothing of that was done.", $place);
+            $this->remarks[] = new Remark(
+                self::FALSE_WORD,
+                "{$entry->cure->label()} was written, and nothing of that was done.",
+                $place,
+            );
         }
         array_pop($this->cured);
         $this->isReseated = $this->isReseated && $entry->cure !== Cure::Ferrule;
@@ -243,7 +316,13 @@ final class SaysWhatIsSo implements Judged
         $item = $progress->item($key) ?? $progress->item("check:{$key}") ?? $progress->item("found:{$key}");
         $what = rtrim($item->label ?? ucfirst(strtr($key, '_:', '  ')), '.');
         if (! $isSo) {
-            $this->remarks[] = new Remark(self::FALSE_WORD, $wasTried ? "What was written of this is not what it showed: {$what}" : "This was not tried, and what was written is not so: {$what}", $place);
+            $this->remarks[] = new Remark(
+                self::FALSE_WORD,
+                $wasTried
+                    ? "What was written of this is not what it showed: {$what}"
+                    : "This was not tried, and what was written is not so: {$what}",
+                $place,
+            );
         } elseif (! $wasTried) {
             $this->remarks[] = new Remark(self::UNTRIED, "This was written without being tried: {$what}", $place);
         }

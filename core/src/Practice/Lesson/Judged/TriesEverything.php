@@ -23,8 +23,15 @@ final readonly class TriesEverything implements Judged
         }
         $untried = array_filter($gates, static fn (GateState $one): bool => $one->status === GateStatus::Unknown);
         $costs = Skill::Proofs->weight() / count($gates);
-        $remarks = array_values(array_map(static fn (GateState $one): Remark => new Remark($costs, $one->sentence), $untried));
+        $remarks = array_values(array_map(
+            static fn (GateState $one): Remark => new Remark($costs, $one->sentence),
+            $untried,
+        ));
 
-        return new SkillScore(Skill::Proofs, $remarks, $remarks === [] ? 'Everything that has to be tried was tried.' : 'What was not tried is not known.');
+        return new SkillScore(
+            Skill::Proofs,
+            $remarks,
+            $remarks === [] ? 'Everything that has to be tried was tried.' : 'What was not tried is not known.',
+        );
     }
 }
