@@ -23,6 +23,7 @@ use VividPull\Core\Diagnosis\JobEvidence;
 use VividPull\Core\Diagnosis\Knowledge;
 use VividPull\Core\Diagnosis\OwnWords;
 use VividPull\Core\Diagnosis\StoryEvidence;
+use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Log\Permission;
 use VividPull\Core\Procedure\Symptom;
@@ -44,14 +45,7 @@ final readonly class Complaints
         $node->object(['id', 'symptoms'], ['words']);
         $id = EntryRequest::uuid($node->at('id'));
         $knowledge = Causes::of($control->spec()->family);
-        $symptoms = [];
-        foreach ($node->at('symptoms')->entries() as $symptom => $answer) {
-            DiagnosisCodec::symptom(Evidence::none(), $knowledge, $symptom, $answer);
-            $symptoms[$symptom] = $answer->string(20);
-        }
-        if (! in_array(Evidence::YES, $symptoms, true)) {
-            throw Refused::because('Say yes to at least one thing that feels wrong.');
-        }
+        $symptoms = self::felt($node->at('symptoms'), $knowledge);
         $words = $node->has('words') ? trim($node->at('words')->string(500)) : null;
 
         return DB::transaction(static function () use ($control, $id, $symptoms, $words, $by): Complaint {
@@ -74,20 +68,33 @@ final readonly class Complaints
                 'opened_by_id' => $by->id,
                 'opened_at' => $now,
             ]);
-            foreach (array_filter(
-                $symptoms,
-                static fn (string $answer): bool => $answer !== 'not_tried',
-            ) as $symptom => $answer) {
+            foreach (array_diff($symptoms, ['not_tried']) as $symptom => $answer) {
                 self::write($complaint, (string) Str::uuid7($now), AnswerKind::Symptom, $symptom, $answer, $by, $now);
             }
-            ComplaintInJob::on($control)?->feelsWrong(
-                array_map(Symptom::from(...), array_keys($symptoms, Evidence::YES, true)),
-                $by,
-                $now,
-            );
+            $felt = array_map(Symptom::from(...), array_keys($symptoms, Evidence::YES, true));
+            ComplaintInJob::on($control)?->feelsWrong($felt, $by, $now);
 
             return $complaint;
         }, 3);
+    }
+
+    /**
+     * @return array<string, string> the answer to each
+     *
+     * @throws Refused If nothing feels wrong.
+     */
+    private static function felt(Node $node, Knowledge $knowledge): array
+    {
+        $symptoms = [];
+        foreach ($node->entries() as $symptom => $answer) {
+            DiagnosisCodec::symptom(Evidence::none(), $knowledge, $symptom, $answer);
+            $symptoms[$symptom] = $answer->string(20);
+        }
+        if (! in_array(Evidence::YES, $symptoms, true)) {
+            throw Refused::because('Say yes to at least one thing that feels wrong.');
+        }
+
+        return $symptoms;
     }
 
     /** One answer more; the same id again changes nothing. */
@@ -101,7 +108,33 @@ final readonly class Complaints
         $id = EntryRequest::uuid($node->at('id'));
         $kind = $node->at('kind')->enum(AnswerKind::class);
         $about = $node->at('about')->string(40);
-        $knowledge = Causes::of($complaint->control->spec()->family);
+        self::mustBeKnown(Causes::of($complaint->control->spec()->family), $kind, $node);
+        $answer = in_array($kind, [AnswerKind::Symptom, AnswerKind::Check], true)
+            ? $node->at('answer')->string(40)
+            : null;
+        DB::transaction(static function () use ($complaint, $id, $kind, $about, $answer, $by, $at): void {
+            $held = Complaint::query()->lockForUpdate()->findOrFail($complaint->id);
+            $same = ComplaintAnswer::query()->find($id);
+            if ($same !== null) {
+                $stands = [$same->complaint_id, $same->kind, $same->about, $same->answer];
+                $stands === [$held->id, $kind->value, $about, $answer]
+                    || throw new Conflict('Another answer stands under this id.');
+
+                return;
+            }
+            if ($held->closed_at !== null) {
+                throw new Conflict('This complaint is closed. Say anew what feels wrong.');
+            }
+            $before = self::latest($held)[$about] ?? null;
+            self::write($held, $id, $kind, $about, $answer, $by, $at);
+            self::inItsJob($held, $id, $kind, $about, $answer, $before, $by, CarbonImmutable::now());
+        }, 3);
+    }
+
+    /** @throws BadFile If it answers nothing that this family asks. */
+    private static function mustBeKnown(Knowledge $knowledge, AnswerKind $kind, Node $node): void
+    {
+        $about = $node->at('about')->string(40);
         match ($kind) {
             AnswerKind::Symptom => DiagnosisCodec::symptom(Evidence::none(), $knowledge, $about, $node->at('answer')),
             AnswerKind::Check => DiagnosisCodec::check(
@@ -113,31 +146,6 @@ final readonly class Complaints
             AnswerKind::Tried => DiagnosisCodec::cause($node->at('about'), $knowledge),
             AnswerKind::Skip, AnswerKind::Back => DiagnosisCodec::question($node->at('about'), $knowledge),
         };
-        $answer = in_array($kind, [AnswerKind::Symptom, AnswerKind::Check], true)
-            ? $node->at('answer')->string(40)
-            : null;
-        DB::transaction(static function () use ($complaint, $id, $kind, $about, $answer, $by, $at): void {
-            $held = Complaint::query()->lockForUpdate()->findOrFail($complaint->id);
-            $same = ComplaintAnswer::query()->find($id);
-            if ($same !== null) {
-                [
-                    $same->complaint_id,
-                    $same->kind,
-                    $same->about,
-                    $same->answer,
-                ] === [$held->id, $kind->value, $about, $answer]
-                    ? null
-                    : throw new Conflict('Another answer stands under this id.');
-
-                return;
-            }
-            if ($held->closed_at !== null) {
-                throw new Conflict('This complaint is closed. Say anew what feels wrong.');
-            }
-            $before = self::latest($held)[$about] ?? null;
-            self::write($held, $id, $kind, $about, $answer, $by, $at);
-            self::inItsJob($held, $id, $kind, $about, $answer, $before, $by, CarbonImmutable::now());
-        }, 3);
     }
 
     /** What the open job is told of it. */

@@ -161,22 +161,7 @@ final readonly class Journal
         ?string $device,
     ): BenchState {
         $entry = (new EntryCodec($state->run))->body($kind, Node::of($body, '$.body'), $stamp);
-        if ($entry instanceof PolicyChosen) {
-            ComparableControls::mustHold($job, $entry);
-        }
-        if ($entry instanceof TraceTaken) {
-            Traces::mustHold($job, $state, $entry);
-        }
-        if ($entry instanceof PhotoTaken) {
-            Pictures::mustHold($job, $entry);
-        }
-        if ($entry instanceof ReadingTaken) {
-            $again = RestOfMachine::heatAgain($job, $state, $rows, $stamp->at);
-            $again === null || throw Refused::because("{$again} Then type it again.");
-        }
-        if (RunsTheMachine::entry($state, $entry) && ! RunsTheMachine::wentWrong($state, $entry)) {
-            RunsTheMachine::check($entry, array_column(RestOfMachine::of($job, $rows), 'control'));
-        }
+        self::mustHold($job, $rows, $state, $entry);
         $after = Bench::accept($state, $entry);
         // What is kept is said in millimetres, whoever signs it.
         $kept = $entry instanceof Closed
@@ -192,6 +177,33 @@ final readonly class Journal
         }
 
         return $after;
+    }
+
+    /**
+     * What an entry says of other things than its own job: they are there, and nothing on them stands against it.
+     *
+     * @param  Collection<int, StoredEntry>  $rows
+     *
+     * @throws Refused If not; it is named.
+     */
+    private static function mustHold(JobHead $job, Collection $rows, BenchState $state, Entry $entry): void
+    {
+        if ($entry instanceof PolicyChosen) {
+            ComparableControls::mustHold($job, $entry);
+        }
+        if ($entry instanceof TraceTaken) {
+            Traces::mustHold($job, $state, $entry);
+        }
+        if ($entry instanceof PhotoTaken) {
+            Pictures::mustHold($job, $entry);
+        }
+        if ($entry instanceof ReadingTaken) {
+            $again = RestOfMachine::heatAgain($job, $state, $rows, $entry->stamp->at);
+            $again === null || throw Refused::because("{$again} Then type it again.");
+        }
+        if (RunsTheMachine::entry($state, $entry) && ! RunsTheMachine::wentWrong($state, $entry)) {
+            RunsTheMachine::check($entry, array_column(RestOfMachine::of($job, $rows), 'control'));
+        }
     }
 
     /** @return array{EntryKind, array<string, mixed>} */

@@ -33,8 +33,9 @@ final readonly class LeadsDay
     private function __construct(private User $lead, private CarbonImmutable $now, private bool $alone) {}
 
     /**
-     * @return list<array{key: string, title: string, rows: list<array{title: string, says: string, to: string}>, more:
-     *     int}> groups that have something
+     * @return list<array{
+     *     key: string, title: string, rows: list<array{title: string, says: string, to: string}>, more: int,
+     * }> groups that have something
      */
     public static function of(User $lead, CarbonImmutable $now): array
     {

@@ -55,7 +55,7 @@ final readonly class Machines
             'usage_unit' => $node->at('usage_unit')->enum(MeterUnit::class)->value,
         ];
 
-        return self::withFreeTag($row['tag'], static fn (): Machine => DB::transaction(static function () use ($row, $by): Machine {
+        $add = static function () use ($row, $by): Machine {
             $machine = Machine::query()->create($row);
             foreach (self::specsOf($machine->name) as $spec) {
                 SpecUse::hang($machine, $spec);
@@ -63,7 +63,9 @@ final readonly class Machines
             Audit::note($by, 'machine added', "{$machine->tag} {$machine->name}");
 
             return $machine;
-        }));
+        };
+
+        return self::withFreeTag($row['tag'], static fn (): Machine => DB::transaction($add));
     }
 
     /** Another control of the library for a machine that has none of it. */
@@ -102,7 +104,7 @@ final readonly class Machines
     {
         $node->object(['tag', 'kind', 'place'], ['plate']);
         $row = self::words($node);
-        self::withFreeTag($row['tag'], static fn () => DB::transaction(static function () use ($found, $row, $by, $seen): void {
+        $change = static function () use ($found, $row, $by, $seen): void {
             $machine = Machine::query()->lockForUpdate()->findOrFail($found->id);
             $before = self::said($machine);
             Version::mustBe($seen, Version::of($before), "machine {$machine->id}", $before);
@@ -123,7 +125,8 @@ final readonly class Machines
                 Audit::changes($before, self::said($machine)),
                 "machine {$machine->id}",
             );
-        }));
+        };
+        self::withFreeTag($row['tag'], static fn () => DB::transaction($change));
     }
 
     /**

@@ -105,13 +105,7 @@ final readonly class Opening
         bool $isCheck,
     ): ControlJob {
         $control->machine()->lockForUpdate()->first();
-        $visit = Visit::query()->where('machine_id', $control->machine_id)->whereNull('closed_at')->first()
-            ?? Visit::query()->create([
-                'id' => (string) Str::uuid7($now),
-                'machine_id' => $control->machine_id,
-                'opened_at' => $now,
-            ]);
-        $visit = Visit::query()->lockForUpdate()->findOrFail($visit->id);
+        $visit = self::visit($control->machine_id, $now);
         $job = ControlJob::query()->create([
             'id' => $id,
             'visit_id' => $visit->id,
@@ -123,38 +117,32 @@ final readonly class Opening
             'usage_reading' => $control->machine->usage(),
             'opened_at' => $now,
         ]);
-        $this->entry(
-            $job,
-            $user,
-            EntryKind::Opened,
-            ['control' => "{$control->machine->tag} {$control->name}", 'standing' => $this->standing($control)]
-                + ($isCheck ? ['check' => true] : []),
-            $now,
-        );
+        $opened = ['control' => "{$control->machine->tag} {$control->name}", 'standing' => $this->standing($control)];
+        $this->entry($job, $user, EntryKind::Opened, $opened + ($isCheck ? ['check' => true] : []), $now);
         if ($corrects !== null) {
-            $this->entry(
-                $job,
-                $user,
-                EntryKind::Note,
-                ['text' => "Corrects the job closed {$corrects->closed_at?->toDateString()}: {$why}"],
-                $now,
-            );
-            Audit::note(
-                $user,
-                'job corrected',
-                "{$control->machine->tag} {$control->name}",
-                ['job' => $job->id, 'corrects' => $corrects->id, 'why' => $why],
-            );
+            $said = "Corrects the job closed {$corrects->closed_at?->toDateString()}: {$why}";
+            $this->entry($job, $user, EntryKind::Note, ['text' => $said], $now);
+            $about = ['job' => $job->id, 'corrects' => $corrects->id, 'why' => $why];
+            Audit::note($user, 'job corrected', "{$control->machine->tag} {$control->name}", $about);
         }
-        foreach (Intakes::takeUp($control, $job->id, $user, $now) as $reported) {
-            $this->entry($job, $user, EntryKind::Note, ['text' => mb_substr($reported, 0, 500)], $now);
-        }
-
-        foreach (Complaints::said($control) as $said) {
+        foreach ([...Intakes::takeUp($control, $job->id, $user, $now), ...Complaints::said($control)] as $said) {
             $this->entry($job, $user, EntryKind::Note, ['text' => mb_substr($said, 0, 500)], $now);
         }
 
         return $job;
+    }
+
+    /** The visit that is open on this machine, or a new one; held until this is written. */
+    private static function visit(int $machine, CarbonImmutable $now): Visit
+    {
+        $visit = Visit::query()->where('machine_id', $machine)->whereNull('closed_at')->first()
+            ?? Visit::query()->create([
+                'id' => (string) Str::uuid7($now),
+                'machine_id' => $machine,
+                'opened_at' => $now,
+            ]);
+
+        return Visit::query()->lockForUpdate()->findOrFail($visit->id);
     }
 
     /** @param  array<string, mixed>  $body */

@@ -32,18 +32,17 @@ final readonly class Service
             $controls->map(static fn (Control $control): ServiceStop => self::stop($control, $now))->all(),
         ));
         $done = self::doneToday($machine);
-        $rows = array_map(static function (int $place, ServiceStop $stop) use ($service, $controls, $states, $done): array {
+        $rows = [];
+        foreach ($service->stops as $place => $stop) {
             $control = $controls->get($stop->key) ?? throw new LogicException("{$stop->key} is no control of it.");
-            $open = $states[$control->id] ?? null;
-
-            return [
-                'control' => ControlResource::of($control, $open),
+            $rows[] = [
+                'control' => ControlResource::of($control, $states[$control->id] ?? null),
                 'ready' => $stop->ready->value,
                 'minutes' => (int) round($service->minutesAt($place)),
                 'covers_shared' => $service->sharedBefore($place),
                 'done' => $done[$control->id] ?? null,
             ];
-        }, array_keys($service->stops), $service->stops);
+        }
 
         return [
             'tag' => $machine->tag,

@@ -35,8 +35,10 @@ final class HistoryImport implements LineImport
     private const PIECE = 200;
 
     /**
-     * @var array<string, array{control: int, machine: int, spec: int, frame: string, say: string, source: string,
-     *     point: string|null, band: SpecBand|null, rule: DecisionRule}>
+     * @var array<string, array{
+     *     control: int, machine: int, spec: int, frame: string, say: string, source: string, point: string|null,
+     *     band: SpecBand|null, rule: DecisionRule,
+     * }>
      */
     private array $controls = [];
 
@@ -120,33 +122,44 @@ final class HistoryImport implements LineImport
                     'opened_at' => $moment,
                     'closed_at' => $moment,
                 ];
-                $chain = Link::NOTHING;
-                foreach ([
-                    [
-                        1,
-                        EntryKind::Opened,
-                        ['control' => "{$line->machine} {$line->control}", 'standing' => ['shelf' => $this->shelf()]],
-                    ],
-                    [Link::FILED_CLOSING, EntryKind::Closed, $this->closing($line, $control)],
-                ] as [$seq, $kind, $body]) {
-                    $row = FiledEntry::row(
-                        Uuid::uuid5($line->job, $kind->value)->toString(),
-                        $line->job,
-                        $visit,
-                        $seq,
-                        $kind,
-                        $body,
-                        $at->toIso8601String(),
-                        $line->signedBy,
-                        $this->by,
-                    );
-                    $entries[] = ['chain' => $chain = Link::of($chain, $row)] + $row;
-                }
+                $entries = [...$entries, ...$this->entries($line, $visit, $at, $this->closing($line, $control))];
             }
             DB::table('visits')->insert($visits);
             DB::table('control_jobs')->insert($jobs);
             DB::table('entries')->insert($entries);
         }
+    }
+
+    /**
+     * Each job is opened and closed; nothing is known of what lay between.
+     *
+     * @param  array<string, mixed>  $closing
+     * @return list<array<string, mixed>>
+     */
+    private function entries(HistoryRow $line, string $visit, CarbonImmutable $at, array $closing): array
+    {
+        $opening = ['control' => "{$line->machine} {$line->control}", 'standing' => ['shelf' => $this->shelf()]];
+        [$entries, $chain] = [[], Link::NOTHING];
+        foreach ([
+            [1, EntryKind::Opened, $opening],
+            [Link::FILED_CLOSING, EntryKind::Closed, $closing],
+        ] as [$seq, $kind, $body]) {
+            $row = FiledEntry::row(
+                Uuid::uuid5($line->job, $kind->value)->toString(),
+                $line->job,
+                $visit,
+                $seq,
+                $kind,
+                $body,
+                $at->toIso8601String(),
+                $line->signedBy,
+                $this->by,
+            );
+            $chain = Link::of($chain, $row);
+            $entries[] = ['chain' => $chain] + $row;
+        }
+
+        return $entries;
     }
 
     /** The lists and the due dates follow from what is the newest now. */
@@ -182,8 +195,10 @@ final class HistoryImport implements LineImport
     }
 
     /**
-     * @return array{control: int, machine: int, spec: int, frame: string, say: string, source: string, point:
-     *     string|null, band: SpecBand|null, rule: DecisionRule}
+     * @return array{
+     *     control: int, machine: int, spec: int, frame: string, say: string, source: string, point: string|null,
+     *     band: SpecBand|null, rule: DecisionRule,
+     * }
      */
     private function control(HistoryRow $line): array
     {
@@ -191,8 +206,10 @@ final class HistoryImport implements LineImport
     }
 
     /**
-     * @return array{control: int, machine: int, spec: int, frame: string, say: string, source: string, point:
-     *     string|null, band: SpecBand|null, rule: DecisionRule}
+     * @return array{
+     *     control: int, machine: int, spec: int, frame: string, say: string, source: string, point: string|null,
+     *     band: SpecBand|null, rule: DecisionRule,
+     * }
      */
     private function find(HistoryRow $line): array
     {

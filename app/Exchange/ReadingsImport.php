@@ -113,29 +113,7 @@ final class ReadingsImport implements LineImport
         foreach ($taken as $line) {
             assert($line instanceof ReadingRow);
             $visit = (string) $visits[$line->job];
-            $then = [
-                [$line->id, EntryKind::Reading, $line->body],
-                ...($line->putRight
-                    ? [[
-                        self::later($line, EntryKind::Amend),
-                        EntryKind::Amend,
-                        [
-                            'entry' => $line->id,
-                            'kind' => EntryKind::Reading->value,
-                            'body' => $line->body,
-                            'reason' => 'Put right before it came in',
-                        ],
-                    ]]
-                    : []),
-                ...($line->takenBack
-                    ? [[
-                        self::later($line, EntryKind::Void),
-                        EntryKind::Void,
-                        ['entry' => $line->id, 'reason' => 'Taken back before it came in'],
-                    ]]
-                    : []),
-            ];
-            foreach ($then as [$id, $kind, $body]) {
+            foreach (self::entries($line) as [$id, $kind, $body]) {
                 $entries[] = FiledEntry::row(
                     $id,
                     $line->job,
@@ -155,6 +133,26 @@ final class ReadingsImport implements LineImport
         }
     }
 
+    /** @return list<array{string, EntryKind, array<string, mixed>}> the reading, and what became of it */
+    private static function entries(ReadingRow $line): array
+    {
+        $entries = [[$line->id, EntryKind::Reading, $line->body]];
+        if ($line->putRight) {
+            $entries[] = [self::later($line, EntryKind::Amend), EntryKind::Amend, [
+                'entry' => $line->id,
+                'kind' => EntryKind::Reading->value,
+                'body' => $line->body,
+                'reason' => 'Put right before it came in',
+            ]];
+        }
+        if ($line->takenBack) {
+            $taken = ['entry' => $line->id, 'reason' => 'Taken back before it came in'];
+            $entries[] = [self::later($line, EntryKind::Void), EntryKind::Void, $taken];
+        }
+
+        return $entries;
+    }
+
     public function finish(): void {}
 
     /** An id that what became of this reading always has. */
@@ -168,7 +166,25 @@ final class ReadingsImport implements LineImport
         if (count($this->jobs) >= self::MOST_KEPT) {
             $this->jobs = [];
         }
-        $job = $this->jobs[$line->job] ??= DB::table('control_jobs')
+        $job = $this->jobs[$line->job] ??= self::found($line->job);
+        if ($job === null) {
+            throw Refused::because(
+                'job: none with this id is here. Take in the history first: each of its lines makes a job, and readings go into it.',
+            );
+        }
+        if ($job->tag !== $line->machine || $job->key !== $line->control) {
+            throw Refused::because(
+                "job: this one is on {$job->tag} {$job->key}, not on {$line->machine} {$line->control}.",
+            );
+        }
+
+        return $job;
+    }
+
+    /** Null where no job has this id. */
+    private static function found(string $job): ?stdClass
+    {
+        return DB::table('control_jobs')
             ->join('controls', 'controls.id', '=', 'control_jobs.control_id')
             ->join('machines', 'machines.id', '=', 'controls.machine_id')
             ->join(
@@ -184,7 +200,7 @@ final class ReadingsImport implements LineImport
                     ->where('closing.kind', EntryKind::Closed->value)
                     ->whereRaw("json_value(closing.body, '$.record.engine') = ?", [ImportedRecord::HISTORY]),
             )
-            ->where('control_jobs.id', $line->job)
+            ->where('control_jobs.id', $job)
             ->first([
                 'control_jobs.frame',
                 'control_jobs.opened_at',
@@ -196,18 +212,6 @@ final class ReadingsImport implements LineImport
                     "(select count(*) from entries where entries.job_id = control_jobs.id and entries.kind = 'reading') as readings",
                 ),
             ]);
-        if ($job === null) {
-            throw Refused::because(
-                'job: none with this id is here. Take in the history first: each of its lines makes a job, and readings go into it.',
-            );
-        }
-        if ($job->tag !== $line->machine || $job->key !== $line->control) {
-            throw Refused::because(
-                "job: this one is on {$job->tag} {$job->key}, not on {$line->machine} {$line->control}.",
-            );
-        }
-
-        return $job;
     }
 
     /** @throws CoreError If this control could not have been read so. */

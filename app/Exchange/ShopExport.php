@@ -19,7 +19,8 @@ final readonly class ShopExport
 {
     public const FORMAT = 'vivid-pull/shop@1';
 
-    public const FLAGS = JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR;
+    public const FLAGS = JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE
+        | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR;
 
     private const PIECE = 500;
 

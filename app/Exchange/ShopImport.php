@@ -35,6 +35,8 @@ use ZipArchive;
  */
 final class ShopImport
 {
+    private const NOT_THE_ONE = 'this file is not the one that its manifest names: it was changed or cut off.';
+
     private const PIECE = 300;
 
     private const MOST_FILES = 500_000;
@@ -217,10 +219,7 @@ final class ShopImport
         }
         $this->rows[$table] = $n;
         if (hash_final($digest) !== $about['sha256'] || $n !== $about['rows']) {
-            $this->reject(
-                "{$table}.jsonl",
-                'this file is not the one that its manifest names: it was changed or cut off.',
-            );
+            $this->reject("{$table}.jsonl", self::NOT_THE_ONE);
         }
     }
 

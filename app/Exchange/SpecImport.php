@@ -118,8 +118,10 @@ final class SpecImport implements LineImport
 
     /**
      * @param  array<string, mixed>  $row
-     * @return array{model: string, control: string, name: string, minutes: int, body: array<string, mixed>, run:
-     *     array<string, mixed>|null}
+     * @return array{
+     *     model: string, control: string, name: string, minutes: int, body: array<string, mixed>,
+     *     run: array<string, mixed>|null,
+     * }
      */
     private static function whole(array $row): array
     {
@@ -135,8 +137,10 @@ final class SpecImport implements LineImport
 
     /**
      * @param  array<string, mixed>  $row
-     * @return array{model: string, control: string, name: string, minutes: int, body: array<string, mixed>, run:
-     *     array<string, mixed>|null}
+     * @return array{
+     *     model: string, control: string, name: string, minutes: int, body: array<string, mixed>,
+     *     run: array<string, mixed>|null,
+     * }
      */
     private static function flat(array $row): array
     {
@@ -199,18 +203,14 @@ final class SpecImport implements LineImport
      */
     private static function put(array $spec, array $cells): array
     {
-        $number = static fn (string $name): ?float => ! isset($cells[$name]) ? null
-            : (is_numeric(str_replace(',', '.', $cells[$name]))
-                ? (float) str_replace(',', '.', $cells[$name])
-                : throw Refused::because("{$name}: “".mb_substr($cells[$name], 0, 40).'” is no number.'));
         unset($spec['aim']);
         if (isset($cells['low_mm']) || isset($cells['high_mm'])) {
             $spec['aim'] = array_filter(
                 [
                     'kind' => SpecCodec::AIM,
                     'point' => $cells['point'] ?? null,
-                    'low_mm' => $number('low_mm'),
-                    'high_mm' => $number('high_mm'),
+                    'low_mm' => self::number($cells, 'low_mm'),
+                    'high_mm' => self::number($cells, 'high_mm'),
                 ],
                 static fn (mixed $value): bool => $value !== null,
             );
@@ -240,6 +240,22 @@ final class SpecImport implements LineImport
         );
 
         return $spec;
+    }
+
+    /**
+     * @param  array<string, string>  $cells
+     *
+     * @throws Refused If it is no number.
+     */
+    private static function number(array $cells, string $name): ?float
+    {
+        $written = str_replace(',', '.', $cells[$name] ?? '');
+
+        return match (true) {
+            ! isset($cells[$name]) => null,
+            is_numeric($written) => (float) $written,
+            default => throw Refused::because("{$name}: “".mb_substr($cells[$name], 0, 40).'” is no number.'),
+        };
     }
 
     private static function newest(string $model, string $control): ?SpecVersion

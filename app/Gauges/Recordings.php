@@ -55,20 +55,9 @@ final readonly class Recordings
         }
         $claim = $known instanceof stdClass ? $known : $heard->claim("up to {$heaviest} N");
         DB::transaction(static function () use ($heard, $recording, $claim, $bridge, $now): void {
-            Traces::keep(
-                JobHead::find($claim->job_id),
-                User::query()->findOrFail((int) $claim->user_id),
-                $heard->id,
-                $recording->csv(),
-                $now,
-            );
-            DB::table('gauge_recordings')->insertOrIgnore([
-                'trace_id' => $heard->id, 'bridge_id' => $bridge->id, 'instrument' => $heard
-                    ->instrument(), 'job_id' => $claim->job_id, 'seconds' => $recording
-                    ->lasted(), 'heaviest_n' => $recording->heaviest(),
-                'spoilt' => $recording->spoilt, 'low_battery' => $recording->lowBattery,
-                'at' => Listening::instant($heard->at), 'received_at' => Listening::instant($now),
-            ]);
+            $by = User::query()->findOrFail((int) $claim->user_id);
+            Traces::keep(JobHead::find($claim->job_id), $by, $heard->id, $recording->csv(), $now);
+            DB::table('gauge_recordings')->insertOrIgnore(self::row($heard, $recording, $claim, $bridge, $now));
         });
         Wake::all($claim->job_id);
 
@@ -77,6 +66,28 @@ final readonly class Recordings
             'entered' => $entered,
             'low_battery' => $recording->lowBattery,
             'told' => Listening::job($claim->job_id),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function row(
+        Heard $heard,
+        GaugeRecording $recording,
+        stdClass $claim,
+        GaugeBridge $bridge,
+        CarbonImmutable $now,
+    ): array {
+        return [
+            'trace_id' => $heard->id,
+            'bridge_id' => $bridge->id,
+            'instrument' => $heard->instrument(),
+            'job_id' => $claim->job_id,
+            'seconds' => $recording->lasted(),
+            'heaviest_n' => $recording->heaviest(),
+            'spoilt' => $recording->spoilt,
+            'low_battery' => $recording->lowBattery,
+            'at' => Listening::instant($heard->at),
+            'received_at' => Listening::instant($now),
         ];
     }
 

@@ -16,6 +16,7 @@ use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use LogicException;
 use VividPull\Core\Cable\KnownCable;
+use VividPull\Core\Cable\Run;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Learning\Learning;
 use VividPull\Core\Planning\BookMatch;
@@ -59,8 +60,10 @@ final readonly class BookOfCables
     }
 
     /**
-     * @param  array{number: string|null, price: string|null, note: string|null, measured_by: string|null, measured_on:
-     *     string|null, control_id: int|null}  $row
+     * @param  array{
+     *     number: string|null, price: string|null, note: string|null, measured_by: string|null,
+     *     measured_on: string|null, control_id: int|null,
+     * }  $row
      */
     private static function write(string $id, KnownCable $cable, array $row, User $by, ?string $seen): void
     {
@@ -103,8 +106,9 @@ final readonly class BookOfCables
     /**
      * What fits a control, best first.
      *
-     * @return array{on: array<string, mixed>|null, left_mm: float|null, about: string|null, cables: list<array<string,
-     *     mixed>>}
+     * @return array{
+     *     on: array<string, mixed>|null, left_mm: float|null, about: string|null, cables: list<array<string, mixed>>,
+     * }
      */
     public static function fitting(Control $control): array
     {
@@ -137,25 +141,30 @@ final readonly class BookOfCables
                 static fn (BookMatch $one): array => self::wire(
                     $rows[$one->cable] ?? throw new LogicException('A match of no row.'),
                     $told,
-                )
-                    + [
-                        'verdict' => $one->match->verdict->value,
-                        'label' => $one->match->verdict->label(),
-                        'sentence' => $one->match->sentence,
-                        'before' => $one->before,
-                        'take_up_mm' => $one->match->takeUp,
-                        'reserve_mm' => $one->match->reserve,
-                        'lands' => array_map(
-                            static fn (string $id, Steps $at): array => [
-                                'adjuster' => $id,
-                                'name' => (string) $run->adjuster($id)?->name(),
-                                'say' => (string) $run->adjuster($id)?->where($at),
-                            ],
-                            array_keys($one->lands),
-                            array_values($one->lands),
-                        ),
-                    ],
+                ) + self::match($one, $run),
                 $matches,
+            ),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function match(BookMatch $one, Run $run): array
+    {
+        return [
+            'verdict' => $one->match->verdict->value,
+            'label' => $one->match->verdict->label(),
+            'sentence' => $one->match->sentence,
+            'before' => $one->before,
+            'take_up_mm' => $one->match->takeUp,
+            'reserve_mm' => $one->match->reserve,
+            'lands' => array_map(
+                static fn (string $id, Steps $at): array => [
+                    'adjuster' => $id,
+                    'name' => (string) $run->adjuster($id)?->name(),
+                    'say' => (string) $run->adjuster($id)?->where($at),
+                ],
+                array_keys($one->lands),
+                array_values($one->lands),
             ),
         ];
     }
@@ -256,8 +265,10 @@ final readonly class BookOfCables
     }
 
     /**
-     * @return array{KnownCable, array{number: string|null, price: string|null, note: string|null, measured_by:
-     *     string|null, measured_on: string|null, control_id: int|null}}
+     * @return array{KnownCable, array{
+     *     number: string|null, price: string|null, note: string|null, measured_by: string|null,
+     *     measured_on: string|null, control_id: int|null,
+     * }}
      */
     public static function read(Node $node): array
     {

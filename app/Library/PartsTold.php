@@ -8,6 +8,8 @@ use App\Bench\ShopClock;
 use App\Models\ControlJob;
 use App\Models\EntryRow;
 use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
+use stdClass;
 use VividPull\Core\Cable\Part;
 use VividPull\Core\Log\EntryKind;
 
@@ -18,32 +20,16 @@ use VividPull\Core\Log\EntryKind;
 final readonly class PartsTold
 {
     /**
-     * @param  array<string, list<array{control: int, tag: string, name: string, key: string, fits: bool, on:
-     *     string}>>  $told  by number, the latest first
+     * @param  array<string, list<array{
+     *     control: int, tag: string, name: string, key: string, fits: bool, on: string,
+     * }>>  $told  by number, the latest first
      * @param  array<int, string>  $replaced  the day a cable was last fitted to a control, with a number or without
      */
     private function __construct(private array $told, private array $replaced) {}
 
     public static function ofCables(): self
     {
-        $jobs = EntryRow::query()
-            ->whereIn('kind', [EntryKind::Part->value, EntryKind::PartRefused->value])
-            ->distinct()
-            ->pluck('job_id');
-        $closed = ControlJob::query()
-            ->join('controls', 'controls.id', '=', 'control_jobs.control_id')
-            ->join('machines', 'machines.id', '=', 'controls.machine_id')
-            ->whereIn('control_jobs.id', $jobs)
-            ->whereNotNull('control_jobs.closed_at')
-            ->orderByDesc('control_jobs.closed_at')
-            ->toBase()->get([
-                'control_jobs.id',
-                'control_jobs.closed_at',
-                'controls.id as control',
-                'controls.name',
-                'controls.key',
-                'machines.tag',
-            ]);
+        $closed = self::closed();
         $records = EntryRow::query()
             ->whereIn('job_id', $closed->pluck('id'))
             ->where('kind', EntryKind::Closed->value)
@@ -70,6 +56,30 @@ final readonly class PartsTold
         }
 
         return new self($told, $replaced);
+    }
+
+    /** @return Collection<int, stdClass> jobs in which a part was fitted or refused, the last closed first */
+    private static function closed(): Collection
+    {
+        $jobs = EntryRow::query()
+            ->whereIn('kind', [EntryKind::Part->value, EntryKind::PartRefused->value])
+            ->distinct()
+            ->pluck('job_id');
+
+        return ControlJob::query()
+            ->join('controls', 'controls.id', '=', 'control_jobs.control_id')
+            ->join('machines', 'machines.id', '=', 'controls.machine_id')
+            ->whereIn('control_jobs.id', $jobs)
+            ->whereNotNull('control_jobs.closed_at')
+            ->orderByDesc('control_jobs.closed_at')
+            ->toBase()->get([
+                'control_jobs.id',
+                'control_jobs.closed_at',
+                'controls.id as control',
+                'controls.name',
+                'controls.key',
+                'machines.tag',
+            ]);
     }
 
     /**

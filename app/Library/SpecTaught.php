@@ -20,8 +20,10 @@ final readonly class SpecTaught
 {
     /**
      * @param  Collection<int, Control>  $controls  of this model and control, on any version
-     * @return array{sentence: string, told: float, learned: float, expanded: float, point_mm: float|null, wire_mm:
-     *     float|null, machines: list<array{tag: string, learned: float, expanded: float, at: string|null}>}|null
+     * @return array{
+     *     sentence: string, told: float, learned: float, expanded: float, point_mm: float|null, wire_mm: float|null,
+     *     machines: list<array{tag: string, learned: float, expanded: float, at: string|null}>,
+     * }|null
      */
     public static function of(SpecVersion $spec, Collection $controls): ?array
     {

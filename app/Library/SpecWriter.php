@@ -43,7 +43,7 @@ final readonly class SpecWriter
     {
         $written = self::read($node, $by);
 
-        return self::withFreeVersion(static fn (): SpecVersion => DB::transaction(static function () use ($written, $by): SpecVersion {
+        $enter = static function () use ($written, $by): SpecVersion {
             $last = (int) SpecVersion::query()
                 ->where('model', $written['model'])
                 ->where('control', $written['control'])
@@ -54,7 +54,9 @@ final readonly class SpecWriter
             SpecUse::hangWhereAsked($spec, $by);
 
             return $spec;
-        }, 3));
+        };
+
+        return self::withFreeVersion(static fn (): SpecVersion => DB::transaction($enter, 3));
     }
 
     /**
@@ -194,8 +196,10 @@ final readonly class SpecWriter
     }
 
     /**
-     * @return array{model: string, control: string, name: string, minutes: int, body: array<string, mixed>, run:
-     *     array<string, mixed>, hangs: bool}
+     * @return array{
+     *     model: string, control: string, name: string, minutes: int, body: array<string, mixed>,
+     *     run: array<string, mixed>, hangs: bool,
+     * }
      */
     private static function read(Node $node, User $by): array
     {

@@ -85,7 +85,7 @@ final readonly class Attempts
      */
     public static function write(PracticeAttempt $row, EntryRequest $request, CarbonImmutable $now): Attempt
     {
-        return self::append($row, $request->id, $request->digest, static function (Attempt $attempt) use ($request, $row, $now): array {
+        $write = static function (Attempt $attempt) use ($request, $row, $now): array {
             $draft = self::draft($request, $attempt->job(), self::person($row));
             $stamp = new Stamp(
                 $request->id,
@@ -107,7 +107,9 @@ final readonly class Attempts
                 'line' => $request->line,
                 'at' => $request->at,
             ];
-        }, $now);
+        };
+
+        return self::append($row, $request->id, $request->digest, $write, $now);
     }
 
     /**
@@ -122,16 +124,20 @@ final readonly class Attempts
         $body = array_diff_key(is_array($node->value) ? $node->value : [], ['id' => true, 'at' => true]);
         $act = ActCodec::decode(Node::of($body));
 
-        return self::append($row, EntryRequest::uuid($node->at('id')), hash('sha256', (string) json_encode($body)), static function (Attempt $attempt) use ($act, $at): array {
+        $digest = hash('sha256', (string) json_encode($body));
+        $do = static function (Attempt $attempt) use ($act, $at): array {
             $attempt->act($act, $at);
 
             return ['kind' => null, 'body' => ActCodec::encode($act), 'line' => null, 'at' => $at];
-        }, $now);
+        };
+
+        return self::append($row, EntryRequest::uuid($node->at('id')), $digest, $do, $now);
     }
 
     /**
-     * @param  callable(Attempt): array{kind: string|null, body: array<string, mixed>, line: string|null, at:
-     *     string}  $do
+     * @param  callable(Attempt): array{
+     *     kind: string|null, body: array<string, mixed>, line: string|null, at: string,
+     * }  $do
      */
     private static function append(
         PracticeAttempt $row,

@@ -39,8 +39,11 @@ final readonly class LearnerList
 
     /**
      * @param  Collection<int, PracticeAttempt>  $attempts  of one person, oldest first
-     * @return array{name: string, login: string, learned: int, tries: int, at: string|null, last: string, skills:
-     *     list<array{skill: string, label: string, share: float, tries: int, good: bool}>, remark: string|null}
+     * @return array{
+     *     name: string, login: string, learned: int, tries: int, at: string|null, last: string,
+     *     skills: list<array{skill: string, label: string, share: float, tries: int, good: bool}>,
+     *     remark: string|null,
+     * }
      */
     private static function row(Collection $attempts): array
     {
@@ -87,21 +90,8 @@ final readonly class LearnerList
         if ($out === false) {
             throw new RuntimeException('There is no room for a file.');
         }
-        Csv::write(
-            $out,
-            [
-                'learner',
-                'lesson',
-                'begun',
-                'ended',
-                'total',
-                'moves',
-                'minutes',
-                ...array_map(static fn (Skill $one): string => $one->value, Skill::cases()),
-                'help',
-                'group',
-            ],
-        );
+        $skills = array_map(static fn (Skill $one): string => $one->value, Skill::cases());
+        Csv::write($out, ['learner', 'lesson', 'begun', 'ended', 'total', 'moves', 'minutes', ...$skills, 'help', 'group']);
         $groups = PracticeTask::query()
             ->with('group')
             ->get()
@@ -120,8 +110,8 @@ final readonly class LearnerList
                     self::figure($score['moves'] ?? null),
                     self::figure($score['minutes'] ?? null),
                     ...array_map(
-                        static fn (Skill $skill): float|int|null => self::figure($points[$skill->value] ?? null),
-                        Skill::cases(),
+                        static fn (string $skill): float|int|null => self::figure($points[$skill] ?? null),
+                        $skills,
                     ),
                     $one->help->value,
                     $groups[$one->task_id] ?? null,

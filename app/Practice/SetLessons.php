@@ -14,8 +14,10 @@ use Illuminate\Database\Eloquent\Collection;
 final readonly class SetLessons
 {
     /**
-     * @return list<array{task: string, lesson: string, title: string, group: string, help: string, due_on: string|null,
-     *     best: int|null, tries: int, open: string|null}> by day, those without one last
+     * @return list<array{
+     *     task: string, lesson: string, title: string, group: string, help: string, due_on: string|null,
+     *     best: int|null, tries: int, open: string|null,
+     * }> by day, those without one last
      */
     public static function of(User $user): array
     {

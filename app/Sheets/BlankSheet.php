@@ -8,6 +8,7 @@ use App\Models\Control;
 use VividPull\Core\Cable\AdjustedQuantity;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Pose;
+use VividPull\Core\Cable\Run;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Procedure\Inspection;
 use VividPull\Core\Procedure\JobStage;
@@ -43,15 +44,7 @@ final readonly class BlankSheet
                 $family->lookOver(),
             ),
             'settings' => self::settings($spec),
-            'proofs' => array_map(
-                static fn (Proof $one): array => [
-                    $one->question,
-                    $one->poses === []
-                        ? array_values($one->answers->words)
-                        : array_map(static fn (Pose $pose): string => $pose->label(), $one->poses),
-                ],
-                $spec->proofs($run),
-            ),
+            'proofs' => array_map(self::proof(...), $spec->proofs($run)),
             'measured' => array_map(
                 static fn (Aim $one): string => ucfirst($one->say()),
                 array_values(array_filter(
@@ -60,18 +53,37 @@ final readonly class BlankSheet
                 )),
             ),
             'closing' => array_map(static fn (Step $one): string => $one->label, $family->closing()),
-            'adjusters' => array_map(
-                static fn (Adjuster $one): array => [$one->name(), $one->counting()->unit->plural()],
-                array_values(array_filter(
-                    $run->adjusters(),
-                    static fn (Adjuster $one): bool => $one->kind()->sets() !== AdjustedQuantity::Nothing,
-                )),
-            ),
+            'adjusters' => self::adjusters($run),
             'cautions' => array_merge(...array_map(
                 static fn (JobStage $stage): array => $family->cautions($stage),
                 JobStage::cases(),
             )),
         ];
+    }
+
+    /** @return array{string, list<string>} what is asked, and what is ticked */
+    private static function proof(Proof $one): array
+    {
+        return [
+            $one->question,
+            $one->poses === []
+                ? array_values($one->answers->words)
+                : array_map(static fn (Pose $pose): string => $pose->label(), $one->poses),
+        ];
+    }
+
+    /** @return list<array{string, string}> name and unit of each that sets anything */
+    private static function adjusters(Run $run): array
+    {
+        $set = array_filter(
+            $run->adjusters(),
+            static fn (Adjuster $one): bool => $one->kind()->sets() !== AdjustedQuantity::Nothing,
+        );
+
+        return array_map(
+            static fn (Adjuster $one): array => [$one->name(), $one->counting()->unit->plural()],
+            array_values($set),
+        );
     }
 
     /**

@@ -22,16 +22,15 @@ final readonly class ComplaintSheet
     {
         $whole = Complaints::whole($complaint);
         /**
-         * @var array{causes: list<array{key: string, label: string, chance: float, cure: string, ruled_out: bool}>,
-         *     symptoms: list<array{words: string, answer: string|null}>, checks: list<array{label: string, words:
-         *     string|null}>, do_not_run: bool, next: array{sentence: string}} $diagnosis
+         * @var array{
+         *     causes: list<array{key: string, label: string, chance: float, cure: string, ruled_out: bool}>,
+         *     symptoms: list<array{words: string, answer: string|null}>,
+         *     checks: list<array{label: string, words: string|null}>, do_not_run: bool,
+         *     next: array{sentence: string},
+         * } $diagnosis
          */
         $diagnosis = $whole['diagnosis'];
-        $was = array_values(array_filter(
-            $diagnosis['causes'],
-            static fn (array $one): bool => $one['key'] === $complaint->cause,
-        ))[0]
-            ?? null;
+        $open = array_values(array_filter($diagnosis['causes'], static fn (array $one): bool => ! $one['ruled_out']));
 
         return [
             'complaint' => $complaint,
@@ -49,12 +48,8 @@ final readonly class ComplaintSheet
                 (array) $whole['answers'],
                 static fn (array $one): bool => in_array($one['kind'], ['tried', 'skip'], true),
             )),
-            'was' => $was,
-            'likeliest' => array_slice(
-                array_values(array_filter($diagnosis['causes'], static fn (array $one): bool => ! $one['ruled_out'])),
-                0,
-                self::LIKELIEST,
-            ),
+            'was' => array_column($diagnosis['causes'], null, 'key')[$complaint->cause ?? ''] ?? null,
+            'likeliest' => array_slice($open, 0, self::LIKELIEST),
             'do_not_run' => $complaint->closed_at === null && $diagnosis['do_not_run'],
             'next' => $diagnosis['next']['sentence'],
             'printed_at' => ShopClock::now()->format('j F Y, H:i'),

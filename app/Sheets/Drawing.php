@@ -70,13 +70,6 @@ final readonly class Drawing
         );
         $line = static fn (array $points): string => 'M'
             .implode('L', array_map(static fn (array $one): string => "{$x($one[0])} {$y($one[1])}", $points));
-        $text = static fn (
-            float $at,
-            float $under,
-            string $words,
-            string $anchor,
-        ): string => "<text x=\"{$at}\" y=\"{$under}\" font-size=\"9\" text-anchor=\"{$anchor}\" fill=\""
-            .self::INK."\">{$words}</text>";
         $parts = [
             '<path d="M'.$left.' '.$top.'V'.($height - $foot).'H'.($width - 6).'" fill="none" stroke="'.self::INK.'"/>',
         ];
@@ -85,7 +78,7 @@ final readonly class Drawing
                 ? ''
                 : '<path d="M'.$x($phase['from_mm']).' '.$top.'V'.($height - $foot).'" stroke="'.self::INK
                     .'" stroke-dasharray="2 3" stroke-width="0.8"/>';
-            $parts[] = $text(
+            $parts[] = self::text(
                 ($x($phase['from_mm']) + $x($phase['to_mm'])) / 2,
                 $place % 2 === 0 ? 9 : 20,
                 $phase['label'],
@@ -96,10 +89,16 @@ final readonly class Drawing
             ? ''
             : '<path d="'.$line($release).'" fill="none" stroke="'.self::PETROL.'" stroke-width="1"/>';
         $parts[] = '<path d="'.$line($pull).'" fill="none" stroke="'.self::INK.'" stroke-width="1.6"/>';
-        $parts[] = $text($left - 3, $y($heavy / 1.05) + 3, (string) Figure::force($heavy / 1.05), 'end');
-        $parts[] = $text($width - 6, $height - 8, (string) Figure::length($far).' from rest', 'end');
+        $parts[] = self::text($left - 3, $y($heavy / 1.05) + 3, (string) Figure::force($heavy / 1.05), 'end');
+        $parts[] = self::text($width - 6, $height - 8, (string) Figure::length($far).' from rest', 'end');
 
         return self::uri($width, $height, implode('', $parts));
+    }
+
+    private static function text(float $at, float $under, string $words, string $anchor): string
+    {
+        return "<text x=\"{$at}\" y=\"{$under}\" font-size=\"9\" text-anchor=\"{$anchor}\" fill=\"".self::INK.'">'
+            ."{$words}</text>";
     }
 
     private static function shape(string $kind, float $x, float $y): string

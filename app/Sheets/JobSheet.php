@@ -20,10 +20,12 @@ use VividPull\Core\Judging\GateState;
 use VividPull\Core\Judging\GateStatus;
 use VividPull\Core\Judging\Verdict;
 use VividPull\Core\Log\ClosingOutcome;
+use VividPull\Core\Log\Entry\Entry;
 use VividPull\Core\Procedure\JobStage;
 use VividPull\Core\Progress\StageItem;
 use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Spec\SourceKind;
+use VividPull\Core\Spec\Spec;
 use VividPull\Core\Wire\LogRows;
 use VividPull\Core\Wire\Node;
 
@@ -33,6 +35,11 @@ use VividPull\Core\Wire\Node;
  */
 final readonly class JobSheet
 {
+    private const STILL_OPEN = 'Still open: this is no record yet';
+
+    /** Kinds of entries that stand on the sheet under their stages. */
+    private const SAID_ELSEWHERE = ['confirmed', 'all_confirmed', 'inspected', 'joined', 'opened'];
+
     private const OUTCOMES = [
         'fit' => 'Fit for use',
         'by_choice' => 'Left outside the band by choice',
@@ -45,7 +52,6 @@ final readonly class JobSheet
     {
         $state = JobLog::of($job)->replay();
         $closed = $state->facts->closed;
-        $band = $state->spec->aim?->band;
         $signed = ImportedRecord::of($job->id, $state);
         $control = ControlJob::query()->with('control')->findOrFail($job->id)->control;
 
@@ -53,33 +59,15 @@ final readonly class JobSheet
             'job' => $job,
             'state' => $state,
             'outcome' => $closed?->outcome->value,
-            'outcome_words' => $closed === null
-                ? 'Still open: this is no record yet'
-                : self::OUTCOMES[$closed->outcome->value],
+            'outcome_words' => $closed === null ? self::STILL_OPEN : self::OUTCOMES[$closed->outcome->value],
             'reason' => self::reason($state),
-            'machine_not_fit' => $closed === null
-                ? []
-                : RestOfMachine::againstRunning($control->machine, $control->key),
+            'machine_not_fit' => $closed === null ? [] : RestOfMachine::againstRunning($control->machine, $control->key),
             'from_file' => $signed !== null,
-            'tape' => $band === null
-                ? null
-                : Drawing::tape(
-                    $band->low,
-                    $band->high,
-                    $signed['found']['mm'] ?? $state->judgement->foundGroup?->found->mean,
-                    $signed['left']['mm'] ?? $state->judgement->nowGroup?->found->mean,
-                ),
+            'tape' => self::tape($state, $signed['found']['mm'] ?? null, $signed['left']['mm'] ?? null),
             'readings' => $signed === null ? self::readings($state) : self::signed($signed),
             'pulls' => self::pulls($job, $state),
             'wish' => $state->facts->chosen->wish?->say(),
-            'spec' => [
-                'says' => $state->spec->say(),
-                'printed' => $state->spec->book->printed,
-                'source' => $state->spec->source->say(),
-                'entered_by' => $state->spec->source->enteredBy,
-                'checked_by' => $state->spec->source->checkedBy,
-                'common_practice' => $state->spec->source->kind === SourceKind::CommonPractice,
-            ],
+            'spec' => self::spec($state->spec),
             'stages' => array_map(
                 static fn (JobStage $stage): array => [
                     'title' => $stage->title(),
@@ -87,18 +75,8 @@ final readonly class JobSheet
                 ],
                 [JobStage::MakeSafe, JobStage::LookOver, JobStage::Prove, JobStage::Close],
             ),
-            'log' => array_values(array_filter(
-                LogRows::of($state),
-                static fn (array $row): bool => ! in_array(
-                    $row['kind'],
-                    ['confirmed', 'all_confirmed', 'inspected', 'joined', 'opened'],
-                    true,
-                ),
-            )),
-            'people' => array_values(array_unique(array_map(
-                static fn ($entry): string => $entry->stamp->by->name,
-                $state->log->entries,
-            ))),
+            'log' => self::log($state),
+            'people' => self::people($state),
             'seal' => $closed === null ? null : self::seal($closed->stamp->id),
             'day_head' => DayHeads::beforeToday(),
             'signed_by' => $closed?->stamp->by->name,
@@ -107,6 +85,51 @@ final readonly class JobSheet
                 ? self::next($control->due_on, $control->due_usage, $control->due_why, $job->usageUnit)
                 : $closed?->nextCheck,
             'printed_at' => ShopClock::now()->format('j F Y, H:i'),
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function log(BenchState $state): array
+    {
+        return array_values(array_filter(
+            LogRows::of($state),
+            static fn (array $row): bool => ! in_array($row['kind'], self::SAID_ELSEWHERE, true),
+        ));
+    }
+
+    /** @return list<string> who wrote in it */
+    private static function people(BenchState $state): array
+    {
+        $names = array_map(static fn (Entry $entry): string => $entry->stamp->by->name, $state->log->entries);
+
+        return array_values(array_unique($names));
+    }
+
+    /** Null where no play is read on this control. */
+    private static function tape(BenchState $state, ?float $signedFound, ?float $signedLeft): ?string
+    {
+        $band = $state->spec->aim?->band;
+
+        return $band === null
+            ? null
+            : Drawing::tape(
+                $band->low,
+                $band->high,
+                $signedFound ?? $state->judgement->foundGroup?->found->mean,
+                $signedLeft ?? $state->judgement->nowGroup?->found->mean,
+            );
+    }
+
+    /** @return array<string, mixed> */
+    private static function spec(Spec $spec): array
+    {
+        return [
+            'says' => $spec->say(),
+            'printed' => $spec->book->printed,
+            'source' => $spec->source->say(),
+            'entered_by' => $spec->source->enteredBy,
+            'checked_by' => $spec->source->checkedBy,
+            'common_practice' => $spec->source->kind === SourceKind::CommonPractice,
         ];
     }
 

@@ -301,7 +301,11 @@ final class ServedTest extends TestCase
         $headers = [];
         $handle = curl_init($address);
         self::assertNotFalse($handle);
-        curl_setopt_array($handle, $options + [CURLOPT_RETURNTRANSFER => true, CURLOPT_TIMEOUT => 20, CURLOPT_CAINFO => self::served()->authority(), CURLOPT_PATH_AS_IS => true,
+        curl_setopt_array($handle, $options + [
+            CURLOPT_RETURNTRANSFER => true,
+            CURLOPT_TIMEOUT => 20,
+            CURLOPT_CAINFO => self::served()->authority(),
+            CURLOPT_PATH_AS_IS => true,
             CURLOPT_HEADERFUNCTION => static function ($of, string $line) use (&$headers): int {
                 [$name, $value] = [...explode(':', trim($line), 2), ''];
                 $headers[strtolower($name)] = isset($headers[strtolower($name)])
@@ -309,7 +313,8 @@ final class ServedTest extends TestCase
                     : trim($value);
 
                 return strlen($line);
-            }]);
+            },
+        ]);
         $said = curl_exec($handle);
 
         return [curl_getinfo($handle, CURLINFO_RESPONSE_CODE), $headers, is_string($said) ? $said : ''];

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use PhpParser\Node\FunctionLike;
 use PhpParser\Node\Stmt\ClassMethod;
 use PhpParser\NodeFinder;
+use PhpToken;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Sources;
 
@@ -19,6 +20,8 @@ final class ShapeTest extends TestCase
     private const MOST_LINES = 40;
 
     private const MOST_PARAMETERS = 10;
+
+    private const WIDEST = 120;
 
     public function test_no_function_is_longer_than_forty_lines(): void
     {
@@ -57,5 +60,41 @@ final class ShapeTest extends TestCase
         );
         self::assertGreaterThan(300, count($made));
         self::assertContains(self::MOST_PARAMETERS, $made);
+    }
+
+    /** A sentence stands on one line, so that it is found by searching for it: what is in quotes is not counted. */
+    public function test_no_line_is_wider_than_a_screen_beside_another(): void
+    {
+        $wide = [];
+        $looked = 0;
+        foreach (Sources::in('core', 'app', 'tests', 'database', 'routes', 'config', 'bench', 'bootstrap') as $file) {
+            $looked++;
+            foreach (self::widths((string) file_get_contents($file->getPathname())) as $line => $width) {
+                if ($width > self::WIDEST) {
+                    $wide[] = "{$file->getBasename()}:{$line}";
+                }
+            }
+        }
+        self::assertSame([], $wide);
+        self::assertGreaterThan(900, $looked);
+    }
+
+    /** @return array<int, int> characters of each line, without what is in quotes and what is one long word */
+    private static function widths(string $code): array
+    {
+        $widths = [];
+        foreach (explode("\n", $code) as $place => $line) {
+            $isOneWord = preg_match('/^\s*(public function test_\w+\(|\* @phpstan-sealed )/', $line) === 1;
+            $widths[$place + 1] = $isOneWord ? 0 : mb_strlen($line);
+        }
+        foreach (PhpToken::tokenize($code) as $token) {
+            if ($token->is([T_CONSTANT_ENCAPSED_STRING, T_ENCAPSED_AND_WHITESPACE])) {
+                foreach (explode("\n", $token->text) as $further => $text) {
+                    $widths[$token->line + $further] -= mb_strlen($text);
+                }
+            }
+        }
+
+        return $widths;
     }
 }

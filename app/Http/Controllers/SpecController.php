@@ -168,6 +168,8 @@ final class SpecController
         $isOwn = $spec->entered_by_id === $user->id;
         $missing = $spec->missing();
         $alone = SpecUse::worksAlone();
+        $keeps = $user->acting()->may(Permission::KeepShop);
+        $isElsewhere = $controls->contains(static fn (Control $one): bool => $one->spec_version_id !== $spec->id);
 
         return SpecList::brief($spec, $alone) + [
             'minutes' => $spec->minutes,
@@ -180,19 +182,14 @@ final class SpecController
             'checked_at' => $spec->checked_at?->toIso8601String(),
             'taught' => SpecTaught::of($spec, $controls),
             'may' => [
-                'change' => $spec->isDraft() && ($isOwn || $user->acting()->may(Permission::KeepShop)),
+                'change' => $spec->isDraft() && ($isOwn || $keeps),
                 'check' => $spec->isDraft() && $missing === [] && ! $isOwn && $user->acting()->maySignOff(),
-                'adopt' => SpecUse::judges($spec, $alone)
-                    && $user->acting()->may(Permission::KeepShop)
-                    && $controls->contains(static fn (Control $one): bool => $one->spec_version_id !== $spec->id),
+                'adopt' => $keeps && SpecUse::judges($spec, $alone) && $isElsewhere,
             ],
-            'versions' => $versions
-                ->map(
-                    static fn (SpecVersion $one): array => SpecList::brief($one, $alone)
-                        + ['machines' => $controls->where('spec_version_id', $one->id)->count()],
-                )
-                ->values()
-                ->all(),
+            'versions' => $versions->map(
+                static fn (SpecVersion $one): array => SpecList::brief($one, $alone)
+                    + ['machines' => $controls->where('spec_version_id', $one->id)->count()],
+            )->values()->all(),
             'machines' => $controls->map(static fn (Control $one): array => [
                 'tag' => $one->machine->tag,
                 'version' => (int) $versions->firstWhere('id', $one->spec_version_id)?->version,

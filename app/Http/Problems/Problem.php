@@ -26,6 +26,21 @@ use VividPull\Core\Errors\Refused;
 /** Every error the API answers with, as RFC 9457 asks: a sentence for the person, never a trace. */
 final readonly class Problem
 {
+    private const AT_ONCE = 'Somebody did the same in this moment. Look at what stands there now, then try again.';
+
+    private const DISK_FULL = 'The disk of the workshop server is full. Nothing was lost: '
+        .'what you typed is kept here and goes out once there is room.';
+
+    private const SESSION_ENDED = 'Your session has ended. Sign in again; what you typed is kept.';
+
+    private const STALE = 'This page is older than its session. Load it again; what you typed is kept.';
+
+    private const NOTHING_HERE = 'There is nothing under this address.';
+
+    private const TOO_LARGE = 'That is more than this address takes at once.';
+
+    private const FAILED = 'The workshop server failed. What you typed is kept; try again in a moment.';
+
     public static function response(Throwable $e): JsonResponse
     {
         [$status, $type, $title, $detail] = self::describe($e);
@@ -50,57 +65,29 @@ final readonly class Problem
     private static function describe(Throwable $e): array
     {
         return match (true) {
-            $e instanceof BadFile
-                && $e->path === '$'
-                && str_starts_with($e->problem, 'this is not JSON') => [400, 'malformed', 'Not JSON', $e->getMessage()],
+            self::isNotJson($e) => [400, 'malformed', 'Not JSON', $e->getMessage()],
             $e instanceof BadFile => [422, 'invalid', 'Not what this address takes', $e->getMessage()],
             $e instanceof Questioned => [422, 'questioned', 'Look again', $e->getMessage()],
             $e instanceof CoreError => [422, 'refused', 'Not logged', $e->getMessage()],
             $e instanceof WrittenByAnother => [409, 'written-by-another', 'Written by another', $e->getMessage()],
             $e instanceof ChangedSince => [412, 'changed-since', 'Changed since', $e->getMessage()],
             $e instanceof Conflict => [409, 'conflict', 'Stands already', $e->getMessage()],
-            DiskFull::is($e) => [507, 'disk-full', 'The disk is full',
-                'The disk of the workshop server is full. Nothing was lost: what you typed is kept here and goes out once there is room.'],
-            $e instanceof UniqueConstraintViolationException => [
-                409,
-                'conflict',
-                'Stands already',
-                'Somebody did the same in this moment. Look at what stands there now, then try again.',
-            ],
+            DiskFull::is($e) => [507, 'disk-full', 'The disk is full', self::DISK_FULL],
+            $e instanceof UniqueConstraintViolationException => [409, 'conflict', 'Stands already', self::AT_ONCE],
             $e instanceof Forbidden => [403, 'forbidden', 'Not yours to do', $e->getMessage()],
             $e instanceof UnknownToken => [401, 'unknown-token', 'Not known here', $e->getMessage()],
-            $e instanceof AuthenticationException => [
-                401,
-                'sign-in',
-                'Sign in first',
-                'Your session has ended. Sign in again; what you typed is kept.',
-            ],
-            $e instanceof TokenMismatchException => [
-                419,
-                'stale',
-                'Stale page',
-                'This page is older than its session. Load it again; what you typed is kept.',
-            ],
-            $e instanceof ModelNotFoundException => [
-                404,
-                'not-found',
-                'Not found',
-                'There is nothing under this address.',
-            ],
-            $e instanceof PostTooLargeException => [
-                413,
-                'too-large',
-                'Too large',
-                'That is more than this address takes at once.',
-            ],
+            $e instanceof AuthenticationException => [401, 'sign-in', 'Sign in first', self::SESSION_ENDED],
+            $e instanceof TokenMismatchException => [419, 'stale', 'Stale page', self::STALE],
+            $e instanceof ModelNotFoundException => [404, 'not-found', 'Not found', self::NOTHING_HERE],
+            $e instanceof PostTooLargeException => [413, 'too-large', 'Too large', self::TOO_LARGE],
             $e instanceof HttpExceptionInterface => self::http($e),
-            default => [
-                500,
-                'failure',
-                'Something failed here',
-                'The workshop server failed. What you typed is kept; try again in a moment.',
-            ],
+            default => [500, 'failure', 'Something failed here', self::FAILED],
         };
+    }
+
+    private static function isNotJson(Throwable $e): bool
+    {
+        return $e instanceof BadFile && $e->path === '$' && str_starts_with($e->problem, 'this is not JSON');
     }
 
     /** @return array{int, string, string, string} */

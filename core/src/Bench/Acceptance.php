@@ -354,8 +354,10 @@ final readonly class Acceptance
             && ($state->facts->adjusters->positions[$move->adjuster] ?? null) === null
             && abs($move->steps->count) > $whole->count
         ) {
+            $moved = $adjuster->counting()->say(Steps::fromCount(abs($move->steps->count)));
             throw Refused::because(
-                "The {$adjuster->name()} goes {$adjuster->counting()->say($whole)} from one end to the other. It cannot have been moved by {$adjuster->counting()->say(Steps::fromCount(abs($move->steps->count)))}.",
+                "The {$adjuster->name()} goes {$adjuster->counting()->say($whole)} from one end to the other. "
+                    ."It cannot have been moved by {$moved}.",
             );
         }
         $guided = $state->facts->guideUnderWay($state->run);
@@ -858,7 +860,8 @@ final readonly class Acceptance
         throw Refused::because($adjuster->kind()->isThreaded()
             ? "The {$adjuster->name()} has ".Figure::shortLength($adjuster->showing($adjuster->travel()->to))
                 .' of thread in all, so '.Figure::shortLength($adjuster->showing($at)).' cannot show. Measure it again.'
-            : "The {$adjuster->name()} goes from {$adjuster->where($adjuster->travel()->from)} to {$adjuster->where($adjuster->travel()->to)}, so it cannot stand on {$adjuster->where($at)}. Look again.");
+            : "The {$adjuster->name()} goes from {$adjuster->where($adjuster->travel()->from)} to "
+                ."{$adjuster->where($adjuster->travel()->to)}, so it cannot stand on {$adjuster->where($at)}. Look again.");
     }
 
     /** @param  list<string>  $known */

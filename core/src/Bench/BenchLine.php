@@ -153,6 +153,17 @@ final readonly class BenchLine
         };
     }
 
+    /** What a bare yes or no would answer here. */
+    private static function noSuchAnswer(?StageItem $item): string
+    {
+        return match (true) {
+            $item === null => 'none is open.',
+            $item->answers === [] => "“{$item->label}” is none. {$item->kind->howTyped()}",
+            $item->kind === ItemKind::Answer => "“{$item->label}” is answered otherwise: ".self::hints($item).'.',
+            default => "“{$item->label}” is none. {$item->kind->howTyped()} Or: ".self::hints($item).'.',
+        };
+    }
+
     /** A word on one of the answers of the item shown; the rest of the line is a remark where one belongs. */
     private function answer(string $said, string $word, string $rest): ?Draft
     {
@@ -180,16 +191,7 @@ final readonly class BenchLine
         }
         if (in_array($line, ['ok', 'yes', 'no'], true)) {
             throw NotUnderstood::line(
-                Quoted::text($line).' answers a question, but '
-                    .($item === null
-                        ? 'none is open.'
-                        : "“{$item->label}” "
-                            .match (true) {
-                                $item->answers === [] => "is none. {$item->kind->howTyped()}",
-                                $item->kind === ItemKind::Answer => 'is answered otherwise: '
-                                    .self::hints($item)
-                                    .'.', default => "is none. {$item->kind->howTyped()} Or: ".self::hints($item).'.',
-                            }),
+                Quoted::text($line).' answers a question, but '.self::noSuchAnswer($item),
             );
         }
 

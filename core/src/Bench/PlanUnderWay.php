@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Bench;
 
 use VividPull\Core\Facts\MoveMade;
+use VividPull\Core\Facts\ReadingGroup;
 use VividPull\Core\Log\Entry\Amended;
 use VividPull\Core\Log\Entry\Voided;
 use VividPull\Core\Planning\AdjustmentPlan;
@@ -25,16 +26,7 @@ final readonly class PlanUnderWay
         $facts = $state->facts;
         $last = $facts->readings->groups[count($facts->readings->groups) - 1] ?? null;
         $done = $last === null ? 0 : count($facts->readings->moves) - $last->at->moves;
-        if (
-            $done < 1
-            || $state->isSecond
-            || $facts->closed !== null
-            || $last->doubt !== null
-            || $facts->readings->series !== $last->at->series
-            || $facts->readings->setting !== $facts->readings->movedAt
-            || $facts->readings->setting !== $last->at->setting + $done
-            || $facts->guideUnderWay($state->run) !== null
-        ) {
+        if ($done < 1 || self::isBroken($state, $last, $done)) {
             return null;
         }
         $before = self::before($state, $facts->readings->moves[$last->at->moves]);
@@ -59,16 +51,22 @@ final readonly class PlanUnderWay
                 [$left[0]->adjuster => $left[0]] + $advised->options,
                 $left[0]->adjuster,
                 $advised->target,
-                new AdjustmentPlan(
-                    $left,
-                    $plan->mode,
-                    $plan->why,
-                    $plan->runnerUp,
-                    $plan->shift,
-                    $plan->finishesAlike,
-                    $done,
-                ),
+                $plan->from($left, $done),
             );
+    }
+
+    /** Whether anything else was done since the last reading than these moves. */
+    private static function isBroken(BenchState $state, ReadingGroup $last, int $done): bool
+    {
+        $readings = $state->facts->readings;
+
+        return $state->isSecond
+            || $state->facts->closed !== null
+            || $last->doubt !== null
+            || $readings->series !== $last->at->series
+            || $readings->setting !== $readings->movedAt
+            || $readings->setting !== $last->at->setting + $done
+            || $state->facts->guideUnderWay($state->run) !== null;
     }
 
     /**

@@ -171,16 +171,17 @@ final readonly class JobEvidence
     /** @return array<string, float> */
     private function thread(): array
     {
+        $at = $this->state->facts->adjusters->positions;
         $known = array_filter(
             $this->state->run->playAdjusters(),
-            fn (Adjuster $one): bool => ($this->state->facts->adjusters->positions[$one->id()] ?? null) !== null,
+            static fn (Adjuster $one): bool => ($at[$one->id()] ?? null) !== null,
         );
         if ($known === [] || count($known) < count($this->state->run->playAdjusters())) {
             return [];
         }
         $atEnd = array_filter(
             $known,
-            fn (Adjuster $one): bool => $this->state->facts->adjusters->positions[$one->id()]?->count >= $one->safe()->to->count,
+            static fn (Adjuster $one): bool => $at[$one->id()]?->count >= $one->safe()->to->count,
         );
 
         return count($atEnd) === count($known) ? ['end' => 1.0] : [Check::RIGHT => 1.0];

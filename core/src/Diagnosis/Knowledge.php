@@ -42,17 +42,7 @@ final readonly class Knowledge
         $causes = array_combine(array_map(static fn (Cause $one): string => $one->key, $causes), $causes);
         foreach ($shared as $one) {
             $here = $one->only($known);
-            $brought = array_filter(
-                array_keys($here->links),
-                static fn (string $seen): bool => Symptom::tryFrom($seen) !== null,
-            );
-            // How old a cable is tells of no cause by itself: something has to be seen.
-            $seen = array_filter(
-                array_keys($here->links),
-                static fn (string $seen): bool => Symptom::tryFrom($seen) === null
-                    && ! in_array(explode(':', $seen)[0], [Check::CABLE_AGE, Check::OILED], true),
-            );
-            $causes += $brought === [] || $seen === [] ? [] : [$one->key => $here];
+            $causes += self::isFoundBy($here) ? [$one->key => $here] : [];
         }
         $causes[Cause::OTHER] = Cause::other($symptoms);
         // An answer names what it is about by this key alone.
@@ -75,6 +65,21 @@ final readonly class Knowledge
             array_filter($checks, static fn (Check $one): bool => ! $one->isOnFile || self::isShown($one, $causes)),
             $causes,
         );
+    }
+
+    /** Whether it brings something people come with, and something that can be looked at. */
+    private static function isFoundBy(Cause $cause): bool
+    {
+        [$brought, $seen] = [false, false];
+        foreach (array_keys($cause->links) as $link) {
+            $isSymptom = Symptom::tryFrom($link) !== null;
+            $brought = $brought || $isSymptom;
+            // How old a cable is tells of no cause by itself: something has to be seen.
+            $isAge = in_array(explode(':', $link)[0], [Check::CABLE_AGE, Check::OILED], true);
+            $seen = $seen || (! $isSymptom && ! $isAge);
+        }
+
+        return $brought && $seen;
     }
 
     /** @param  array<string, Cause>  $causes */

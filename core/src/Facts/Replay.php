@@ -222,30 +222,30 @@ final class Replay
             $entry instanceof GuideStepDone => $this->guide($entry),
             $entry instanceof PartFitted => $this->fit($entry),
             $entry instanceof AdjusterFitted => $this->fitAdjuster($entry),
-            $entry instanceof LeftByChoice => $this->byChoice = $this->unseen->overtook($entry, UnseenChanges::STANDS)
-                ? null
-                : $entry,
+            $entry instanceof LeftByChoice => $this->leaveByChoice($entry),
             $entry instanceof Noted => $this->notes[] = $entry,
             $entry instanceof Joined => $this->joined[$entry->stamp->by->id] = $entry->stamp->by,
             $entry instanceof Complained => $this->complain($entry),
-            $entry instanceof Tagged => $this->tag = new StandingTag(
-                $entry->reason,
-                $entry->stamp->at,
-                $entry->stamp->by->name,
-            ),
+            $entry instanceof Tagged => $this->tag = StandingTag::of($entry),
             $entry instanceof Untagged => $this->tag = null,
             $entry instanceof Closed => $this->closed = $entry,
-            $entry instanceof ReadEnough => $this->enough += $this->unseen->overtook(
-                $entry,
-                UnseenChanges::STANDS,
-                UnseenChanges::LOCKED,
-            )
-                ? []
-                : [ReadEnough::place($entry->point, $entry->pose) => $entry],
+            $entry instanceof ReadEnough => $this->leaveAsItReads($entry),
             // The log itself carries these out, or they only begin it.
             $entry instanceof Opened, $entry instanceof Amended, $entry instanceof ReadingUpheld,
             $entry instanceof Voided => null,
         };
+    }
+
+    private function leaveByChoice(LeftByChoice $entry): void
+    {
+        $this->byChoice = $this->unseen->overtook($entry, UnseenChanges::STANDS) ? null : $entry;
+    }
+
+    private function leaveAsItReads(ReadEnough $entry): void
+    {
+        if (! $this->unseen->overtook($entry, UnseenChanges::STANDS, UnseenChanges::LOCKED)) {
+            $this->enough += [ReadEnough::place($entry->point, $entry->pose) => $entry];
+        }
     }
 
     private function stand(ConditionNoted $noted): void
@@ -303,7 +303,11 @@ final class Replay
      */
     private function withGroup(array $before, ReadingGroup $group): array
     {
-        for ($place = count($before) - 1; $place >= 0 && $before[$place]->at->setting === $group->at->setting && $group->doubt === null; $place--) {
+        for (
+            $place = count($before) - 1;
+            $place >= 0 && $before[$place]->at->setting === $group->at->setting && $group->doubt === null;
+            $place--
+        ) {
             $earlier = $before[$place];
             if ($earlier->doubt !== null || ! $earlier->isComparableTo($group, $this->spec)) {
                 continue;
@@ -613,54 +617,75 @@ final class Replay
             $this->log->opened->standing,
             $this->joined,
             $this->adjusters->facts(),
-            new AnswerFacts(
-                $this->confirmed,
-                $this->inspected,
-                $this->condition,
-                $this->trials->checks(),
-                $this->voidedChecks(),
-                $this->notes,
-                $this->parts,
-                $this->trials->foundChecks(),
-                $this->trials->tried(),
-                $this->unseen->overtaken(),
-            ),
-            new ChosenFacts(
-                $this->policy,
-                $this->mode,
-                $this->parking,
-                $this->like,
-                $this->byChoice,
-                $this->isCheck,
-                $this->wish,
-                $this->enough,
-            ),
-            new ReadingFacts(
-                $groups,
-                $this->moves,
-                $slack,
-                $this->series,
-                $this->setting,
-                $this->movedAt,
-                $this->changedAt,
-                $this->ratioFrom,
-                $this->lastMoveCrossed,
-                $this->trials->ranSince(),
-            ),
+            $this->answerFacts(),
+            $this->chosenFacts(),
+            $this->readingFacts($groups, $slack),
             $this->tag,
             $this->closed,
-            new Observations(
-                $this->trials->outcomes(),
-                $this->trials->measures(),
-                $this->putRight,
-                $this->photos,
-                $this->refused,
-                $this->replacing,
-                $this->soaking,
-                array_values(array_unique($this->symptoms, SORT_REGULAR)),
-                $this->traces,
-            ),
+            $this->observed(),
             $second,
+        );
+    }
+
+    private function answerFacts(): AnswerFacts
+    {
+        return new AnswerFacts(
+            $this->confirmed,
+            $this->inspected,
+            $this->condition,
+            $this->trials->checks(),
+            $this->voidedChecks(),
+            $this->notes,
+            $this->parts,
+            $this->trials->foundChecks(),
+            $this->trials->tried(),
+            $this->unseen->overtaken(),
+        );
+    }
+
+    private function chosenFacts(): ChosenFacts
+    {
+        return new ChosenFacts(
+            $this->policy,
+            $this->mode,
+            $this->parking,
+            $this->like,
+            $this->byChoice,
+            $this->isCheck,
+            $this->wish,
+            $this->enough,
+        );
+    }
+
+    /** @param  list<ReadingGroup>  $groups */
+    private function readingFacts(array $groups, float $slack): ReadingFacts
+    {
+        return new ReadingFacts(
+            $groups,
+            $this->moves,
+            $slack,
+            $this->series,
+            $this->setting,
+            $this->movedAt,
+            $this->changedAt,
+            $this->ratioFrom,
+            $this->lastMoveCrossed,
+            $this->trials->ranSince(),
+        );
+    }
+
+    private function observed(): Observations
+    {
+        return new Observations(
+            $this->trials->outcomes(),
+            $this->trials->measures(),
+            $this->putRight,
+            $this->photos,
+            $this->refused,
+            $this->replacing,
+            $this->soaking,
+            array_values(array_unique($this->symptoms, SORT_REGULAR)),
+            $this->traces,
         );
     }
 }

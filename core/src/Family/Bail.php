@@ -29,6 +29,8 @@ use VividPull\Core\Trace\WorkingEnd;
  */
 final readonly class Bail extends CommonFamily
 {
+    private const POPPED = 'Bail pressed in and popped out of its hole: no tension on the cable';
+
     public function key(): FamilyKey
     {
         return FamilyKey::Bail;
@@ -157,10 +159,7 @@ final readonly class Bail extends CommonFamily
     {
         return [
             Replacement::note('Photograph the route, the ties and both fittings before anything comes off'),
-            Replacement::slack(
-                'Bail pressed in and popped out of its hole: no tension on the cable',
-                Replacement::SPRINGS,
-            ),
+            Replacement::slack(self::POPPED, Replacement::SPRINGS),
             GuideStep::ifFitted('ties_off', 'Cut the ties'),
             new GuideStep('upper_off', 'Upper end turned sideways and out of the handle'),
             new GuideStep(

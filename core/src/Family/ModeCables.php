@@ -61,8 +61,10 @@ final readonly class ModeCables extends CommonFamily
      * The table of a mode arm. Its places are counted in bevels of the adjuster from park, and each mode holds over
      * some width around its own.
      *
-     * @param  non-empty-list<array{key: string, label: string, at: float, right: string, under: string, over: string,
-     *     weights: array<string, float>}>  $modes
+     * @param  non-empty-list<array{
+     *     key: string, label: string, at: float, right: string, under: string, over: string,
+     *     weights: array<string, float>,
+     * }>  $modes
      * @param  non-empty-list<Mover>  $movers
      * @param  float|null  $halfWidth  how far the arm may stand from a mode's place and still do what it should; null
      *     where nobody knows
@@ -273,8 +275,10 @@ final readonly class ModeCables extends CommonFamily
     }
 
     /**
-     * @return array{key: string, label: string, at: float, right: string, under: string, over: string, weights:
-     *     array<string, float>} any cable can cure any mode, for they meet at one arm
+     * @return array{
+     *     key: string, label: string, at: float, right: string, under: string, over: string,
+     *     weights: array<string, float>,
+     * } any cable can cure any mode, for they meet at one arm
      */
     private static function mode(string $key, string $label, string $right, string $under, string $over): array
     {

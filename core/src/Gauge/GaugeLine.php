@@ -94,6 +94,16 @@ final readonly class GaugeLine
         ));
     }
 
+    /** @throws NotUnderstood If what it sent stands for none, such as dashes. */
+    private static function mustShowAFigure(string $word, string $line): void
+    {
+        if (preg_match(self::NO_FIGURE, $word) === 1) {
+            throw NotUnderstood::line(
+                'The gauge shows no figure: '.Quoted::text($line).'. Bring it within its range and press again.',
+            );
+        }
+    }
+
     /** @param  list<string>  $words */
     private static function ofWords(array $words, string $line, GaugeSettings $settings, bool $lowBattery): GaugeReading
     {
@@ -101,11 +111,7 @@ final readonly class GaugeLine
         $unit = null;
         foreach ($words as $word) {
             $said = strtoupper($word);
-            if (preg_match(self::NO_FIGURE, $word) === 1) {
-                throw NotUnderstood::line(
-                    'The gauge shows no figure: '.Quoted::text($line).'. Bring it within its range and press again.',
-                );
-            }
+            self::mustShowAFigure($word, $line);
             if (in_array($said, self::MOVING, true)) {
                 if ($settings->whileMoving) {
                     continue;

@@ -52,11 +52,7 @@ final readonly class GaugeRecording
 
                 continue;
             }
-            if ($read->dimension() !== Dimension::Force) {
-                throw NotUnderstood::line(
-                    "It recorded {$read->entered}, which is no force. Check which instrument its line is set to.",
-                );
-            }
+            self::mustBeForce($read);
             // Two lines in one millisecond cannot be told apart in time.
             if ($seconds === [] || $ms / 1000 > $seconds[count($seconds) - 1]) {
                 $seconds[] = $ms / 1000;
@@ -81,6 +77,16 @@ final readonly class GaugeRecording
             $spoilt,
             $lowBattery,
         );
+    }
+
+    /** @throws NotUnderstood If it is none. */
+    private static function mustBeForce(GaugeReading $read): void
+    {
+        if ($read->dimension() !== Dimension::Force) {
+            throw NotUnderstood::line(
+                "It recorded {$read->entered}, which is no force. Check which instrument its line is set to.",
+            );
+        }
     }
 
     /** From its first line to its last, in s. */

@@ -47,10 +47,8 @@ final readonly class EngagementState
         $values = Measuring::current($facts, MeasureKey::FullDrive);
         $repeated = $values === [] ? null : Repeated::of(MeasureKey::FullDrive, $values);
         $full = $repeated?->mean;
-        [$low, $high] = [
-            $first === null ? null : $first - $band->floor(),
-            $first === null || $band->high === null ? null : $band->high - $first,
-        ];
+        $low = $first === null ? null : $first - $band->floor();
+        $high = $first === null || $band->high === null ? null : $band->high - $first;
         $reserve = match (Families::of($spec->family)->drift()) {
             Drift::GrowsPlay => $high,
             Drift::ShrinksPlay => $low,

@@ -24,27 +24,45 @@ final readonly class Judging
         $state = $table === null ? null : TableState::of($table, $facts);
         if ($spec->aim === null) {
             $unread = new Judged(null, Verdict::unread('No play is read on this control'));
+            $gates = Gates::states($spec, $run, $facts, [], $measures);
 
-            return new Judgement(
-                $unread,
-                $unread,
-                Sweep::of([]),
-                null,
-                [],
-                [],
-                Gates::states($spec, $run, $facts, [], $measures),
-                $measures,
-                $state,
-            );
+            return new Judgement($unread, $unread, Sweep::of([]), null, [], [], $gates, $measures, $state);
         }
         $sweep = self::sweep($spec, $facts);
         $found = self::asFoundGroup($spec, $facts);
         $groups = self::currentGroups($facts);
-        $unread = array_values(array_filter(
-            array_map(static fn (Pose $pose): string => $pose->value, $spec->conditions->poses),
-            static fn (string $pose): bool => ! isset($groups[$pose]),
-        ));
-        $straight = $sweep->foreseen($spec->play()->band, $unread);
+        $all = array_map(static fn (Pose $pose): string => $pose->value, $spec->conditions->poses);
+        $straight = $sweep->foreseen($spec->play()->band, array_values(array_diff($all, array_keys($groups))));
+        $poses = self::poses($spec, $facts, $groups, $straight);
+        $now = $groups[Pose::Straight->value] ?? null;
+        $unread = $poses[Pose::Straight->value] ?? Verdict::unread('The spec has no straight pose');
+        $named = self::labelled($poses, '')
+            + self::labelled($second->poses ?? [], ', '.($run->secondPulls()?->label() ?? ''));
+
+        return new Judgement(
+            new Judged(
+                $found,
+                $found === null
+                    ? Verdict::unread('Not read yet')
+                    : self::toSetBy($spec, $facts, $found, $spec->play()->band),
+            ),
+            new Judged($now, $now === null ? $unread : self::toSetBy($spec, $facts, $now, $straight)),
+            $sweep,
+            $spec->play()->band,
+            $poses,
+            $groups,
+            Gates::states($spec, $run, $facts, $named, $measures),
+            $measures,
+            $state,
+        );
+    }
+
+    /**
+     * @param  array<string, ReadingGroup>  $groups  by pose
+     * @return array<string, Verdict> each pose by its own reading
+     */
+    private static function poses(Spec $spec, Facts $facts, array $groups, SpecBand $straight): array
+    {
         $poses = [];
         foreach ($spec->conditions->poses as $pose) {
             $group = $groups[$pose->value] ?? null;
@@ -54,34 +72,7 @@ final readonly class Judging
                 : self::verdict($spec, $facts, $group, $band);
         }
 
-        return new Judgement(
-            new Judged(
-                $found,
-                $found === null
-                    ? Verdict::unread('Not read yet')
-                    : self::toSetBy($spec, $facts, $found, $spec->play()->band),
-            ),
-            new Judged(
-                $groups[Pose::Straight->value] ?? null,
-                isset($groups[Pose::Straight->value])
-                    ? self::toSetBy($spec, $facts, $groups[Pose::Straight->value], $straight)
-                    : ($poses[Pose::Straight->value] ?? Verdict::unread('The spec has no straight pose')),
-            ),
-            $sweep,
-            $spec->play()->band,
-            $poses,
-            $groups,
-            Gates::states(
-                $spec,
-                $run,
-                $facts,
-                self::labelled($poses, '')
-                    + self::labelled($second->poses ?? [], ', '.($run->secondPulls()?->label() ?? '')),
-                $measures,
-            ),
-            $measures,
-            $state,
-        );
+        return $poses;
     }
 
     /** What one group said about the band, whatever has been moved since. */

@@ -45,22 +45,7 @@ final readonly class WindowState
         }
         $ratio = exp($beliefs->play->taught()->ln);
         $second = $window->armRatio === null ? 0.0 : self::secondSlack($spec, $behind);
-        $groups = array_values($judgement->poseGroups);
-        if ($groups === [] && $judgement->foundGroup !== null && ! $facts->readings->isChanged()) {
-            $groups = [$judgement->foundGroup];
-        }
-        $read = array_map(
-            static fn (ReadingGroup $group): array => [
-                $group->found->mean / $ratio,
-                hypot(
-                    $group->found->standard() / $ratio,
-                    $group->found->mean / $ratio * $beliefs->play->taught()->spread,
-                ),
-                $group->found->freedom(),
-            ],
-            $groups,
-        );
-        usort($read, static fn (array $one, array $other): int => $one[0] <=> $other[0]);
+        $read = self::slackRead($facts, $judgement, $ratio, $beliefs->play->taught()->spread);
         [$tightest, $slackest] = $read === [] ? [null, null] : [$read[0], $read[count($read) - 1]];
         $closes = $tightest === null ? null : self::chance($tightest, $window->marginMm, INF);
         $opens = $slackest === null ? null : self::chance($slackest, -INF, $window->most($second));
@@ -79,6 +64,27 @@ final readonly class WindowState
             $closes,
             $opens,
         );
+    }
+
+    /**
+     * @param  float  $spread  of ln R
+     * @return list<array{float, float, float}> slack of each pose, its standard uncertainty and degrees of freedom;
+     *     the tightest first
+     */
+    private static function slackRead(Facts $facts, Judgement $judgement, float $ratio, float $spread): array
+    {
+        $groups = array_values($judgement->poseGroups);
+        if ($groups === [] && $judgement->foundGroup !== null && ! $facts->readings->isChanged()) {
+            $groups = [$judgement->foundGroup];
+        }
+        $read = array_map(static fn (ReadingGroup $group): array => [
+            $group->found->mean / $ratio,
+            hypot($group->found->standard() / $ratio, $group->found->mean / $ratio * $spread),
+            $group->found->freedom(),
+        ], $groups);
+        usort($read, static fn (array $one, array $other): int => $one[0] <=> $other[0]);
+
+        return $read;
     }
 
     /**
@@ -120,10 +126,14 @@ final readonly class WindowState
 
         return match (true) {
             $window->isEmpty($second) => 'No slack lets it close and open fully: suspect a wrong cable, a bent bracket or a wrong drum.',
-            $tightest === null || $slackest === null || $closes === null || $opens === null => "It closes from {$mm($window->least($second))} of slack on, and opens fully up to {$mm($window->most($second))}.",
+            $tightest === null,
+            $slackest === null,
+            $closes === null,
+            $opens === null => "It closes from {$mm($window->least($second))} of slack on, and opens fully up to {$mm($window->most($second))}.",
             $closes <= 1 - $sure => "Closing lost: {$mm($tightest)} of slack, and it takes {$mm($window->marginMm)} to close in every pose.",
             $opens <= 1 - $sure => "Opening lost: {$mm($slackest)} of slack, and it opens fully only up to {$mm($window->most($second))}.",
-            $spared !== null && $spared <= 1 - $sure => "Over-travel: the carburettor stops {$mm($window->most($second) - $tightest)} before the hand does, and the wire takes the strain. At least {$mm($window->least($second))} of slack.",
+            $spared !== null && $spared <= 1 - $sure => "Over-travel: the carburettor stops {$mm($window->most($second) - $tightest)} before the hand does, "
+                ."and the wire takes the strain. At least {$mm($window->least($second))} of slack.",
             $closes < $sure => "Can't tell that it closes: {$mm($tightest)} of slack, and it takes {$mm($window->marginMm)}; {$share($closes)} chance. Read it again, or give it slack.",
             $opens < $sure => "Can't tell that it opens fully: {$mm($slackest)} of slack, and it opens up to {$mm($window->most($second))}; {$share($opens)} chance. Read it again, or take slack up.",
             $spared !== null && $spared < $sure => "Can't tell that the wire is spared at full hand: {$mm($tightest)} of slack, and it takes {$mm($window->least($second))}; {$share($spared)} chance.",

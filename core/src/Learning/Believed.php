@@ -26,6 +26,17 @@ final readonly class Believed
         public float $side,
     ) {}
 
+    /**
+     * @param  array{list<float>, list<float>, list<float>}  $nodes  ratios, shares and sides
+     * @param  array{float, float, float, float}  $sums  of the shares, and of R, R² and the side under them
+     */
+    public static function summed(Hypothesis $hypothesis, array $nodes, float $cell, array $sums): self
+    {
+        [$sum, $ratio, $square, $side] = $sums;
+
+        return new self($hypothesis, ...$nodes, ...[$cell, $sum, $ratio / $sum, $square / $sum, $side / $sum]);
+    }
+
     /** Expected play after a turn, were this hypothesis so, in mm. */
     public function expected(float $shift, ?float $way): float
     {

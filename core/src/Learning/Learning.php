@@ -37,10 +37,7 @@ final readonly class Learning
         }
         $learning = new self($spec, $run, $facts, self::turns($run, $facts));
         $play = TaughtPlay::startingFrom(self::prior($spec, $run, $facts), 0.0, $learning->firstWay());
-        $creep = $facts->standing->creep;
-        $last = null;
-        $surprises = [];
-        $used = 0;
+        [$creep, $last, $surprises, $used] = [$facts->standing->creep, null, [], 0];
         $wheels = self::standsOn($facts);
         foreach ($facts->readings->groups as $group) {
             if (! self::teaches($spec, $group) || $group->first()->wheels !== $wheels) {
@@ -63,12 +60,9 @@ final readonly class Learning
             $used++;
         }
 
-        return new Beliefs(
-            $learning->moved($play, $creep, $last?->at, $facts->readings->at()),
-            $surprises,
-            $used,
-            $creep,
-        );
+        $play = $learning->moved($play, $creep, $last?->at, $facts->readings->at());
+
+        return new Beliefs($play, $surprises, $used, $creep);
     }
 
     /**

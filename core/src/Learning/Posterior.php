@@ -112,33 +112,17 @@ final readonly class Posterior
             if ($sum === 0.0) {
                 continue;
             }
-            $parts[] = $part = new Believed(
-                $hypothesis,
-                $ratios,
-                $shares,
-                $sides,
-                $cell,
-                $sum,
-                $ratioSum / $sum,
-                $squareSum / $sum,
-                $sideSum / $sum,
-            );
+            $sums = [$sum, $ratioSum, $squareSum, $sideSum];
+            $parts[] = $part = Believed::summed($hypothesis, [$ratios, $shares, $sides], $cell, $sums);
             $mean += $ratioSum;
             $square += $squareSum;
             $apart += $sum * $part->apart();
             $sided += $hypothesis->hasSides() ? $sum : 0.0;
         }
         assert($parts !== []);
+        $spread = sqrt(max(1e-12, $lnSquare - $ln * $ln));
 
-        return new self(
-            $parts,
-            $mean,
-            max(0.0, $square - $mean * $mean),
-            $ln,
-            sqrt(max(1e-12, $lnSquare - $ln * $ln)),
-            $apart,
-            $sided,
-        );
+        return new self($parts, $mean, max(0.0, $square - $mean * $mean), $ln, $spread, $apart, $sided);
     }
 
     /**

@@ -52,33 +52,14 @@ final readonly class GaugeStudy
         [$people, $pieces, $repeats] = self::size($readings);
         [$o, $p] = [count($people), count($pieces)];
         $cell = static fn (string $who, string $what): float => array_sum($readings[$who][$what]) / $repeats;
-        $mean = array_sum(array_map(
-            static fn (string $who): float => array_sum(array_map(
-                static fn (string $what): float => $cell($who, $what),
-                $pieces,
-            )),
-            $people,
-        )) / ($o * $p);
-        $ofPerson = array_combine(
-            $people,
-            array_map(
-                static fn (string $who): float => array_sum(array_map(
-                    static fn (string $what): float => $cell($who, $what),
-                    $pieces,
-                )) / $p,
-                $people,
-            ),
-        );
-        $ofPiece = array_combine(
-            $pieces,
-            array_map(
-                static fn (string $what): float => array_sum(array_map(
-                    static fn (string $who): float => $cell($who, $what),
-                    $people,
-                )) / $o,
-                $pieces,
-            ),
-        );
+        [$ofPerson, $ofPiece] = [[], []];
+        foreach ($people as $who) {
+            $ofPerson[$who] = array_sum(array_map(static fn (string $what): float => $cell($who, $what), $pieces)) / $p;
+        }
+        foreach ($pieces as $what) {
+            $ofPiece[$what] = array_sum(array_map(static fn (string $who): float => $cell($who, $what), $people)) / $o;
+        }
+        $mean = array_sum($ofPerson) / $o;
         $together = 0.0;
         $byPerson = [];
         foreach ($people as $who) {

@@ -23,4 +23,14 @@ final readonly class AdjustmentPlan
         /** Steps of it that are done. */
         public int $done = 0,
     ) {}
+
+    /**
+     * The same, of which so many steps are done.
+     *
+     * @param  non-empty-list<AdjusterAdvice>  $left
+     */
+    public function from(array $left, int $done): self
+    {
+        return new self($left, $this->mode, $this->why, $this->runnerUp, $this->shift, $this->finishesAlike, $done);
+    }
 }

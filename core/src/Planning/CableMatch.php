@@ -22,6 +22,15 @@ final readonly class CableMatch
     /** Wires that show alike within this, in mm, are of one length by a rule beside them (ours). */
     private const ALIKE = 1.0;
 
+    private const NOT_KNOWN = 'What the old cable had is not known. Hook both ends with the adjusters in: '
+        .'neither may pull the control, and some play must be left to take up.';
+
+    private const MEASURE_FIRST = 'Measure it before anything comes off; else hook both ends with the adjusters in: '
+        .'neither may pull the control.';
+
+    private const A_LITTLE_SHORT = 'A little short: with the adjusters all the way in it is inside the band, '
+        .'but nothing is left to slacken with.';
+
     private const ALIKE_SAYS = 'It shows as much wire as the old one did: where that could be set, this one can.';
 
     private function __construct(
@@ -58,68 +67,53 @@ final readonly class CableMatch
         ?float $high,
         float $target,
     ): self {
-        $conduit = $sizes->oldConduit === null || $sizes->newConduit === null
-            ? null
-            : $sizes->newConduit - $sizes->oldConduit;
+        $conduit = self::conduit($sizes);
+        $said = static fn (MatchVerdict $is, string $why): self => new self($is, $why, null, null, null, $conduit);
         if (! $sizes->endsAlike) {
-            return new self(MatchVerdict::DoesNotFit, 'Its ends are of another kind.', null, null, null, $conduit);
+            return $said(MatchVerdict::DoesNotFit, 'Its ends are of another kind.');
         }
         if ($conduit !== null && $conduit < -self::CONDUIT_SHORT) {
-            return new self(
+            return $said(
                 MatchVerdict::DoesNotFit,
                 'Its conduit is '.Figure::length(-$conduit).' shorter: the route would pull tight from lock to lock.',
-                null,
-                null,
-                null,
-                $conduit,
             );
         }
         if ($sizes->oldWire !== null && $oldSlackIn === null && $high !== null) {
             return self::withoutReading($sizes->newWire - $sizes->oldWire, $takes, $low, $high, $conduit);
         }
         if ($sizes->oldWire === null || $oldSlackIn === null) {
-            return new self(
-                MatchVerdict::CannotTell,
-                'What the old cable had is not known. Hook both ends with the adjusters in: neither may pull the control, and some play must be left to take up.',
-                null,
-                null,
-                null,
-                $conduit,
-            );
+            return $said(MatchVerdict::CannotTell, self::NOT_KNOWN);
         }
         $difference = $sizes->newWire - $sizes->oldWire;
-        $least = self::judged($oldSlackIn[0] + $difference, $takes, $healthy, $stretch, $low, $high, $target, $conduit);
-        $most = self::judged($oldSlackIn[1] + $difference, $takes, $healthy, $stretch, $low, $high, $target, $conduit);
+        $rest = [$takes, $healthy, $stretch, $low, $high, $target, $conduit];
+        $least = self::judged($oldSlackIn[0] + $difference, ...$rest);
+        $most = self::judged($oldSlackIn[1] + $difference, ...$rest);
 
         return match (true) {
             $oldSlackIn[1] - $oldSlackIn[0] < 1e-9 => $least,
-            abs($difference) < self::ALIKE => new self(
-                MatchVerdict::Fits,
-                self::ALIKE_SAYS,
-                null,
-                null,
-                null,
-                $conduit,
-            ),
-            $least->verdict === $most->verdict => new self(
-                $least->verdict,
-                $least->verdict === MatchVerdict::DoesNotFit
-                    ? $most->sentence
-                    : 'It fits wherever the '.implode(' and the ', $unmeasured).' stood.',
-                null,
-                null,
-                null,
-                $conduit,
-            ),
-            default => new self(
+            abs($difference) < self::ALIKE => $said(MatchVerdict::Fits, self::ALIKE_SAYS),
+            default => $said(...self::either($least, $most, implode(' and the ', $unmeasured))),
+        };
+    }
+
+    /** By how much its conduit is the longer; null where one of them was not measured. */
+    private static function conduit(CableComparison $sizes): ?float
+    {
+        return $sizes->oldConduit === null || $sizes->newConduit === null
+            ? null
+            : $sizes->newConduit - $sizes->oldConduit;
+    }
+
+    /** @return array{MatchVerdict, string} where nobody knows which of the two it is */
+    private static function either(self $least, self $most, string $unmeasured): array
+    {
+        return match (true) {
+            $least->verdict !== $most->verdict => [
                 MatchVerdict::CannotTell,
-                'It depends on where the '.implode(' and the ', $unmeasured)
-                    .' stood. Measure it before anything comes off; else hook both ends with the adjusters in: neither may pull the control.',
-                null,
-                null,
-                null,
-                $conduit,
-            ),
+                "It depends on where the {$unmeasured} stood. ".self::MEASURE_FIRST,
+            ],
+            $least->verdict === MatchVerdict::DoesNotFit => [$least->verdict, $most->sentence],
+            default => [$least->verdict, "It fits wherever the {$unmeasured} stood."],
         };
     }
 
@@ -202,41 +196,31 @@ final readonly class CableMatch
     ): self {
         $takeUp = max(0.0, min($takes, $slackIn - $target));
         $reserve = $takes - $takeUp;
-        $made = static fn (MatchVerdict $verdict, string $sentence): self => new self(
-            $verdict,
-            $sentence,
-            $slackIn,
-            $takeUp,
-            $reserve,
-            $conduit,
-        );
-
-        return match (true) {
-            $slackIn < 0.0 => $made(
+        [$verdict, $sentence] = match (true) {
+            $slackIn < 0.0 => [
                 MatchVerdict::DoesNotFit,
                 'Too short by '.Figure::length($low - $slackIn)
                     .': with the adjusters in, its ends hook only by pulling the control.',
-            ),
-            $slackIn < $low => $made(
+            ],
+            $slackIn < $low => [
                 MatchVerdict::DoesNotFit,
                 'Too short by '.Figure::length($low - $slackIn).': even with the adjusters in it is too tight.',
-            ),
-            $high !== null && $slackIn - $takes > $high => $made(
+            ],
+            $high !== null && $slackIn - $takes > $high => [
                 MatchVerdict::DoesNotFit,
                 'Too long by '.Figure::length($slackIn - $takes - $high).': the adjusters together cannot take it up.',
-            ),
-            $slackIn < $target => $made(
-                MatchVerdict::AtItsEnd,
-                'A little short: with the adjusters all the way in it is inside the band, but nothing is left to slacken with.',
-            ),
-            $takeUp > $healthy || $reserve < $stretch => $made(
+            ],
+            $slackIn < $target => [MatchVerdict::AtItsEnd, self::A_LITTLE_SHORT],
+            $takeUp > $healthy || $reserve < $stretch => [
                 MatchVerdict::AtItsEnd,
                 'Long: it lands near the end of its thread, with '.Figure::length($reserve).' left for stretch.',
-            ),
-            default => $made(
+            ],
+            default => [
                 MatchVerdict::Fits,
                 'It takes '.Figure::length($takeUp).' of take-up and leaves '.Figure::length($reserve).' for stretch.',
-            ),
+            ],
         };
+
+        return new self($verdict, $sentence, $slackIn, $takeUp, $reserve, $conduit);
     }
 }

@@ -28,6 +28,8 @@ use VividPull\Core\Spec\SpeedCeiling;
  */
 final readonly class GovernorAdvice
 {
+    private const MEASURE_IT = 'Measure the speed once both cables are right. A slack cable is often why it is slow.';
+
     /** Speed a turn gives, in km/h, on the side of caution, where nothing was learned (ours). */
     private const USUAL_PER_TURN = 4.0;
 
@@ -38,26 +40,14 @@ final readonly class GovernorAdvice
     /** Null where there is no governor, or no limit to hold it against. */
     public static function of(Spec $spec, Run $run, Facts $facts, Judgement $judgement, ?Judgement $second): ?self
     {
-        $nut = array_values(array_filter(
-            $run->adjusters(),
-            static fn (Adjuster $one): bool => $one->kind()->sets() === AdjustedQuantity::Speed,
-        ))[0]
-            ?? null;
+        $nut = self::nut($run);
         $ceiling = $spec->other(SpeedCeiling::class);
-        $speed = array_values(array_filter(
-            $judgement->measures,
-            static fn (MeasureState $one): bool => $one->measure->key === MeasureKey::GroundSpeed,
-        ))[0]
-            ?? null;
+        $speed = self::speed($judgement);
         if ($nut === null || $ceiling === null || $speed === null) {
             return null;
         }
         if ($speed->found === null) {
-            return new self(
-                'Measure the speed once both cables are right. A slack cable is often why it is slow.',
-                null,
-                null,
-            );
+            return new self(self::MEASURE_IT, null, null);
         }
         $judged = $speed->found->mean * $speed->factor;
         $atMost = $judged + $speed->found->expanded() * $speed->factor;
@@ -84,6 +74,28 @@ final readonly class GovernorAdvice
             ),
             default => self::faster($facts, $nut, $perTurn, $judged, $atMost, $ceiling),
         };
+    }
+
+    private static function nut(Run $run): ?Adjuster
+    {
+        foreach ($run->adjusters() as $one) {
+            if ($one->kind()->sets() === AdjustedQuantity::Speed) {
+                return $one;
+            }
+        }
+
+        return null;
+    }
+
+    private static function speed(Judgement $judgement): ?MeasureState
+    {
+        foreach ($judgement->measures as $one) {
+            if ($one->measure->key === MeasureKey::GroundSpeed) {
+                return $one;
+            }
+        }
+
+        return null;
     }
 
     /**

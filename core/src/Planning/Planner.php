@@ -131,77 +131,185 @@ final readonly class Planner
         if ($allowed === null) {
             return PlanOutcome::choose(PlanKind::Prove, self::PROVE, [], null, $window->target);
         }
-        $window = $allowed === $band ? $window : self::window($spec, $facts, $beliefs, $judgement, $allowed);
-        $swinging = Swinging::of($run, $facts);
+        $within = static fn (SpecBand $one): ShiftWindow => self::window($spec, $facts, $beliefs, $judgement, $one);
+        $window = $allowed === $band ? $window : $within($allowed);
         $known = $judgement->sweep->knownBand($spec->play()->band);
-        [$window, $maker, $plan] = self::planned(
-            $spec,
-            $run,
-            $facts,
-            $window,
-            $isSettled,
-            $isSettled || $known === $band
-                ? null
-                : static fn (): ShiftWindow => self::window($spec, $facts, $beliefs, $judgement, $known),
-        );
+        $less = $isSettled || $known === $band ? null : static fn (): ShiftWindow => $within($known);
+        [$window, $maker, $plan] = self::planned($spec, $run, $facts, $window, $isSettled, $less);
+        $options = self::options($run, $facts, $window, $maker, $plan);
+        if ($isSettled) {
+            return $plan !== null && self::isWorthBringingHome($run, $facts, $window, $plan)
+                ? self::turned($plan, $options, $window)
+                : self::provedOrLooked($run, $facts, $window);
+        }
+
+        return $plan === null
+            ? self::withoutPlan($spec, $run, $facts, $beliefs, $judgement, $window, $maker, $options)
+            : self::planOrDoubt($spec, $run, $facts, $beliefs, $judgement, $window, $plan, $options);
+    }
+
+    /** @return array<string, AdjusterAdvice> what each adjuster could do by itself, the first of the plan as planned */
+    private static function options(
+        Run $run,
+        Facts $facts,
+        ShiftWindow $window,
+        PlanMaker $maker,
+        ?AdjustmentPlan $plan,
+    ): array {
         $first = $plan === null ? [] : [$plan->steps[0]->adjuster => $plan->steps[0]];
-        $options = array_map(
+
+        return array_map(
             static fn (Adjuster $adjuster): AdjusterAdvice => $first[$adjuster->id()]
                 ?? $maker->alone($adjuster)
                 ?? self::used($maker, $window, $facts, $adjuster),
             $run->playAdjusters(),
         );
-        $recommended = $plan?->steps[0]->adjuster;
-        $edge = $plan === null ? $judgement->poseAtTheEdge() : null;
-        $say = static fn (PlanKind $kind, string $sentence): PlanOutcome => PlanOutcome::choose(
-            $kind,
-            $sentence,
+    }
+
+    /** @param  array<string, AdjusterAdvice>  $options */
+    private static function turned(AdjustmentPlan $plan, array $options, ShiftWindow $window): PlanOutcome
+    {
+        $first = $plan->steps[0];
+
+        return PlanOutcome::choose(
+            PlanKind::Move,
+            $first->sentence,
             $options,
-            $recommended,
+            $first->adjuster,
             $window->target,
             $plan,
         );
-        // Where nothing is to be turned, no turn stands beside it.
-        $still = static fn (PlanKind $kind, string $sentence): PlanOutcome => PlanOutcome::choose(
-            $kind,
-            $sentence,
-            [],
-            null,
+    }
+
+    /** Where nothing is to be turned, no turn stands beside it. */
+    private static function suspected(
+        Spec $spec,
+        Run $run,
+        Beliefs $beliefs,
+        Judgement $judgement,
+        ShiftWindow $window,
+    ): PlanOutcome {
+        $sentence = Suspicion::of($spec, $run, $beliefs, $judgement);
+
+        return PlanOutcome::choose(PlanKind::Suspect, $sentence, [], null, $window->target);
+    }
+
+    /** @param  array<string, AdjusterAdvice>  $options */
+    private static function leftOpen(
+        Judgement $judgement,
+        ShiftWindow $window,
+        ?AdjustmentPlan $plan,
+        array $options,
+    ): PlanOutcome {
+        return PlanOutcome::choose(
+            PlanKind::Decide,
+            self::undecided($judgement, $plan, $options),
+            $options,
+            $plan?->steps[0]->adjuster,
             $window->target,
+            $plan,
         );
+    }
+
+    /**
+     * Outside, and nothing that turns brings it inside.
+     *
+     * @param  array<string, AdjusterAdvice>  $options
+     */
+    private static function withoutPlan(
+        Spec $spec,
+        Run $run,
+        Facts $facts,
+        Beliefs $beliefs,
+        Judgement $judgement,
+        ShiftWindow $window,
+        PlanMaker $maker,
+        array $options,
+    ): PlanOutcome {
+        if (self::isLeftOpen($judgement, $window, null, Swinging::of($run, $facts))) {
+            return self::leftOpen($judgement, $window, null, $options);
+        }
+        $edge = $judgement->poseAtTheEdge();
 
         return match (true) {
-            $isSettled
-                && ! (self::bringsHome($run, $facts, $plan)
-                    && (self::wasFoundUnhealthy($run, $facts)
-                        || self::staysWell($window, $plan))) => self::provedOrLooked($run, $facts, $window),
-            $isSettled && $plan !== null => $say(PlanKind::Move, $plan->steps[0]->sentence),
-            $judgement->now->is(VerdictKind::CantTell)
-                && ! $judgement->isOutsideInAPose()
-                && ! self::isWorthTurning($judgement, $window, $plan, $swinging) => $say(
-                    PlanKind::Decide,
-                    self::undecided($judgement, $plan, $options),
-                ),
             $edge !== null => self::atTheEdge($judgement, $edge, $options, $window),
             // One reading may be misread: no part is blamed for it.
-            $plan === null && ($judgement->nowGroup->found->count ?? 0) < 2 => PlanOutcome::readAgain(
+            ($judgement->nowGroup->found->count ?? 0) < 2 => PlanOutcome::readAgain(
                 Pose::Straight,
                 self::onceMore($judgement),
                 $options,
                 $window->target,
             ),
-            $plan === null && Limits::areFar($run, $facts, $window, $maker) => $still(
-                PlanKind::Suspect,
-                Suspicion::of($spec, $run, $beliefs, $judgement),
+            Limits::areFar($run, $facts, $window, $maker) => self::suspected(
+                $spec,
+                $run,
+                $beliefs,
+                $judgement,
+                $window,
             ),
-            $plan === null => $say(PlanKind::OutOfThread, Limits::said($spec, $run, $facts, $window, $maker, $options)),
-            $swinging->isTooLong(),
-            $swinging->wouldSwing($plan->shift) && ! $plan->finishesAlike => $still(
-                PlanKind::Suspect,
-                Suspicion::of($spec, $run, $beliefs, $judgement),
+            default => PlanOutcome::choose(
+                PlanKind::OutOfThread,
+                Limits::said($spec, $run, $facts, $window, $maker, $options),
+                $options,
+                null,
+                $window->target,
             ),
-            default => $say(PlanKind::Move, $plan->steps[0]->sentence),
         };
+    }
+
+    /**
+     * Outside, with a plan that brings it inside: it is turned, unless a reading says more, or it was turned to and fro
+     * already.
+     *
+     * @param  array<string, AdjusterAdvice>  $options
+     */
+    private static function planOrDoubt(
+        Spec $spec,
+        Run $run,
+        Facts $facts,
+        Beliefs $beliefs,
+        Judgement $judgement,
+        ShiftWindow $window,
+        AdjustmentPlan $plan,
+        array $options,
+    ): PlanOutcome {
+        $swinging = Swinging::of($run, $facts);
+
+        return match (true) {
+            self::isLeftOpen($judgement, $window, $plan, $swinging) => self::leftOpen(
+                $judgement,
+                $window,
+                $plan,
+                $options,
+            ),
+            $swinging->isTooLong(), $swinging->wouldSwing($plan->shift) && ! $plan->finishesAlike => self::suspected(
+                $spec,
+                $run,
+                $beliefs,
+                $judgement,
+                $window,
+            ),
+            default => self::turned($plan, $options, $window),
+        };
+    }
+
+    /** Whether nobody can tell, and turning would not tell more than reading. */
+    private static function isLeftOpen(
+        Judgement $judgement,
+        ShiftWindow $window,
+        ?AdjustmentPlan $plan,
+        Swinging $swinging,
+    ): bool {
+        return $judgement->now->is(VerdictKind::CantTell)
+            && ! $judgement->isOutsideInAPose()
+            && ! self::isWorthTurning($judgement, $window, $plan, $swinging);
+    }
+
+    /** Inside its band: whether the plan brings the adjuster in reach home, and play stays well inside on the way. */
+    private static function isWorthBringingHome(Run $run, Facts $facts, ShiftWindow $window, AdjustmentPlan $plan): bool
+    {
+        return self::bringsHome($run, $facts, $plan)
+            && (self::wasFoundUnhealthy($run, $facts) || self::staysWell($window, $plan));
     }
 
     /**
@@ -446,20 +554,30 @@ final readonly class Planner
         if ($maker === null) {
             return PlanOutcome::choose(PlanKind::Suspect, $evidence->elsewhere(), [], null, $window->target);
         }
+
+        return self::finest($run, $evidence, $maker, $narrow)
+            ?? PlanOutcome::choose(PlanKind::Suspect, $evidence->elsewhere(), [], null, $window->target);
+    }
+
+    /**
+     * The smallest step that way; null where none is left. What is fine-tuned is turned where the hand reaches it, so
+     * long as that stays healthy; else as any move is planned.
+     */
+    private static function finest(
+        Run $run,
+        ProofEvidence $evidence,
+        PlanMaker $maker,
+        ShiftWindow $narrow,
+    ): ?PlanOutcome {
+        $givesSlack = $evidence->bearing() === Bearing::MoreSlack;
         $isThatWay = static fn (?AdjusterAdvice $one): bool => $one?->steps !== null
-            && (($run->adjuster($one->adjuster)?->slackGiven($one->steps)
-                ?? 0.0) > 0.0) === ($evidence->bearing() === Bearing::MoreSlack);
+            && (($run->adjuster($one->adjuster)?->slackGiven($one->steps) ?? 0.0) > 0.0) === $givesSlack;
         $options = array_filter(array_filter(array_map($maker->alone(...), $run->playAdjusters())), $isThatWay);
-        // What is fine-tuned is turned where the hand reaches it, so long as that stays healthy; else as any move is
-        // planned.
         $near = $options[$run->inReach()?->id() ?? ''] ?? null;
         $plan = $near?->healthyAfter === true ? null : $maker->plan();
         $first = $near?->healthyAfter === true ? $near : $plan?->steps[0];
-        if ($first === null || ! $isThatWay($first)) {
-            return PlanOutcome::choose(PlanKind::Suspect, $evidence->elsewhere(), [], null, $window->target);
-        }
 
-        return PlanOutcome::choose(
+        return $first === null || ! $isThatWay($first) ? null : PlanOutcome::choose(
             PlanKind::Move,
             $evidence->said().' '.$first->sentence,
             [$first->adjuster => $first] + $options,

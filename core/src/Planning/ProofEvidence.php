@@ -244,10 +244,13 @@ final readonly class ProofEvidence
     /** What failed, and why no setting cures it. */
     public function whyNoSetting(): string
     {
+        $bearing = $this->bearing();
+        $times = $bearing === null ? 0 : $this->failedAt($bearing);
+
         return $this->said().match (true) {
             $this->isContradictory() => ' No setting does both.',
             $this->shortOfOpen() !== null => ' Taken up by that, it would stand below its band: it is in its band and yet short. Look at the bracket, the cable, and the stop of the control itself.',
-            $this->bearing() !== null && $this->failedAt($this->bearing()) >= self::ENOUGH => " It failed so at {$this->failedAt($this->bearing())} settings: that is hardly a matter of slack.",
+            $times >= self::ENOUGH => " It failed so at {$times} settings: that is hardly a matter of slack.",
             $this->ofSlack() !== [] && $this->hasFailedFurther() => ' It failed further that way, too, and no step is left inside the band.',
             $this->ofSlack() !== [] => ' No step that way is left inside the band.',
             default => '',

@@ -56,8 +56,10 @@ final readonly class Swinging
     public function reversals(): int
     {
         $count = 0;
-        for ($place = count($this->ways) - 1; $place > $this->from && $this->ways[$place] !== $this->ways[$place - 1]; $place--) {
+        $place = count($this->ways) - 1;
+        while ($place > $this->from && $this->ways[$place] !== $this->ways[$place - 1]) {
             $count++;
+            $place--;
         }
 
         return $count;

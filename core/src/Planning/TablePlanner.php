@@ -103,12 +103,7 @@ final readonly class TablePlanner
         }
         foreach ($this->movers as $mover) {
             $adjuster = $this->run->adjuster($mover->adjuster);
-            if (
-                $adjuster === null
-                || $this->facts->isSeized($adjuster)
-                || $mover->perStep === null
-                || $mover->sign === null
-            ) {
+            if ($adjuster === null || $mover->perStep === null || $mover->sign === null) {
                 continue;
             }
             // The table's plus is where the wire is drawn on: less slack.
@@ -121,7 +116,7 @@ final readonly class TablePlanner
                     ->shifted($one->weight($mover->adjuster) * $x)
                     ->overlaps(Interval::ofEdges($one->wanted()->low, $one->wanted()->high)),
             );
-            if ($excluded === [] && $this->hasRoom($adjuster, $steps)) {
+            if ($excluded === [] && $this->hasRoom($adjuster, $steps) && ! $this->facts->isSeized($adjuster)) {
                 return TableAdvice::move(
                     ucfirst("{$this->table->arm} ".$this->table->sayShift($x)),
                     $evidence->said().' '.ucfirst("{$adjuster->name()}: {$adjuster->say($steps)}."),
@@ -184,8 +179,7 @@ final readonly class TablePlanner
     /** @param  array<string, Interval>  $stands */
     private function move(array $stands): TableAdvice
     {
-        $best = null;
-        [$reasons, $seized] = [[], []];
+        [$best, $reasons, $seized] = [null, [], []];
         $shifts = new TableShifts($this->table, $stands);
         foreach ($this->movers as $mover) {
             $adjuster = $this->run->adjuster($mover->adjuster);
@@ -210,31 +204,30 @@ final readonly class TablePlanner
 
                 continue;
             }
-            $cost = [
-                -$shift->right,
-                $shift->isCertain ? 0 : 1,
-                $this->facts->standing->history->cured === $adjuster->id() ? 0 : 1,
-                $adjuster->access()->minutes,
-                abs($shift->x),
-            ];
+            $curedBefore = $this->facts->standing->history->cured === $adjuster->id();
+            $soonest = [$shift->isCertain ? 0 : 1, $curedBefore ? 0 : 1, $adjuster->access()->minutes, abs($shift->x)];
+            $cost = [-$shift->right, ...$soonest];
             if ($best === null || $cost < $best['cost']) {
                 $best = ['cost' => $cost, 'advice' => $this->said($mover, $adjuster, $shift, $steps)];
             }
         }
 
-        if ($best === null && $seized !== []) {
-            return TableAdvice::say(
-                TableAdviceKind::OutOfReach,
-                'The '.implode(' and the ', $seized).' will not turn. '.AdjusterAdvice::FREE.' '.Limits::FREE_FIRST,
-            );
-        }
+        return $best['advice'] ?? $this->outOfReach($seized, $reasons);
+    }
 
-        return $best['advice']
-            ?? TableAdvice::say(
-                TableAdviceKind::OutOfReach,
-                'By what was seen ('.$this->told().') no position is left: '.implode('; ', $reasons)
+    /**
+     * @param  list<string>  $seized  names of adjusters that will not turn
+     * @param  list<string>  $reasons  why each of the others does not cure it
+     */
+    private function outOfReach(array $seized, array $reasons): TableAdvice
+    {
+        return TableAdvice::say(
+            TableAdviceKind::OutOfReach,
+            $seized !== []
+                ? 'The '.implode(' and the ', $seized).' will not turn. '.AdjusterAdvice::FREE.' '.Limits::FREE_FIRST
+                : 'By what was seen ('.$this->told().') no position is left: '.implode('; ', $reasons)
                     .'. Suspect a bent arm or bracket, or a worn or wrong part.',
-            );
+        );
     }
 
     /**
@@ -248,7 +241,9 @@ final readonly class TablePlanner
             return [-INF, INF];
         }
         $small = $adjuster->smallestStep()->count;
-        $arm = static fn (Steps $room): float => $mover->sign * $mover->perStep * (intdiv($room->count, $small) * $small) / $adjuster->counting()->each->count;
+        $each = $adjuster->counting()->each->count;
+        $arm = static fn (Steps $room): float => $mover->sign * $mover->perStep
+            * (intdiv($room->count, $small) * $small) / $each;
         $ends = $at === null ? [-$arm($adjuster->travel()->length()), $arm($adjuster->travel()->length())]
             : [$arm($adjuster->travel()->from->minus($at)), $arm($adjuster->travel()->to->minus($at))];
 

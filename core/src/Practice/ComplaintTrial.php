@@ -50,14 +50,8 @@ final readonly class ComplaintTrial
             }
             $check = $knowledge->checks[$next->key] ?? null;
             if ($next->kind === StepKind::Check && $check !== null) {
-                $minutes += $check->minutes
-                    + ($check->effort->cover === null || in_array($check->effort->cover, $evidence->coversOff, true)
-                        ? 0.0
-                        : $check->effort->coverMinutes);
-                $evidence = $evidence->answered($check->key, $truth->shows($check->key));
-                $evidence = $check->effort->runs
-                    ? $evidence->coversBack()
-                    : ($check->effort->cover === null ? $evidence : $evidence->coverOff($check->effort->cover));
+                $minutes += $check->minutes + self::minutesToReach($check, $evidence);
+                $evidence = self::reached($check, $evidence->answered($check->key, $truth->shows($check->key)));
                 $looks++;
 
                 continue;
@@ -77,6 +71,24 @@ final readonly class ComplaintTrial
             $chances,
             $truth->isGone($cured),
         );
+    }
+
+    /** What it takes to open the cover over it, where that is still on. */
+    private static function minutesToReach(Check $check, Evidence $evidence): float
+    {
+        return $check->effort->cover === null || in_array($check->effort->cover, $evidence->coversOff, true)
+            ? 0.0
+            : $check->effort->coverMinutes;
+    }
+
+    /** How the covers are once it was looked at: all back where that ran the machine. */
+    private static function reached(Check $check, Evidence $evidence): Evidence
+    {
+        return match (true) {
+            $check->effort->runs => $evidence->coversBack(),
+            $check->effort->cover === null => $evidence,
+            default => $evidence->coverOff($check->effort->cover),
+        };
     }
 
     private static function next(Knowledge $knowledge, Belief $belief, Evidence $evidence, WayOfWorking $way): NextStep

@@ -42,14 +42,37 @@ final readonly class TrialRow
     /** @return list<self> machines and hands that do more than the bench assumes */
     public static function rough(): array
     {
+        $rows = [];
+        foreach (self::roughKinds() as $kind => [$physics, $knowledge]) {
+            foreach (TrialBand::all() as $band) {
+                $rows[] = new self("{$band->name}: {$kind}", $band, $knowledge, 0.0, TrialStart::Outside, $physics);
+            }
+        }
+        $taut = new Physics(self::rule(), ratioFactor: 1.5);
+        foreach (TrialBand::all() as $band) {
+            $rows[] = new self("{$band->name}: taut, ratio × 1.5", $band, 'drawn', 0.0, TrialStart::Taut, $taut);
+        }
+
+        return $rows;
+    }
+
+    private static function rule(): Reader
+    {
+        return new Reader('steel_rule', 0.3, 0.5);
+    }
+
+    /** @return array<string, array{Physics, string}> each with what is known of its ratio */
+    private static function roughKinds(): array
+    {
         $caliper = new Reader('caliper', 0.12, 0.02);
-        $rule = new Reader('steel_rule', 0.3, 0.5);
+        $rule = self::rule();
         $kinds = [];
         foreach ([0.5, 0.7, 1.4, 2.0] as $factor) {
             $kinds["ratio × {$factor}"] = [new Physics($caliper, ratioFactor: $factor), 'measured'];
             $kinds["ratio × {$factor}, rule"] = [new Physics($rule, ratioFactor: $factor), 'drawn'];
         }
-        $kinds += [
+
+        return $kinds + [
             'arc' => [new Physics($caliper, arc: -0.4), 'drawn'],
             'stiction' => [new Physics($caliper, stiction: 0.3), 'drawn'],
             'stiction, rule' => [new Physics($rule, stiction: 0.4), 'drawn'],
@@ -76,24 +99,6 @@ final readonly class TrialRow
                 'drawn',
             ],
         ];
-        $rows = [];
-        foreach ($kinds as $kind => [$physics, $knowledge]) {
-            foreach (TrialBand::all() as $band) {
-                $rows[] = new self("{$band->name}: {$kind}", $band, $knowledge, 0.0, TrialStart::Outside, $physics);
-            }
-        }
-        foreach (TrialBand::all() as $band) {
-            $rows[] = new self(
-                "{$band->name}: taut, ratio × 1.5",
-                $band,
-                'drawn',
-                0.0,
-                TrialStart::Taut,
-                new Physics($rule, ratioFactor: 1.5),
-            );
-        }
-
-        return $rows;
     }
 
     /** Whether its band is narrower than four marks of the instrument. */

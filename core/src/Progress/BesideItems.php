@@ -333,10 +333,8 @@ final readonly class BesideItems
         );
         if ($again) {
             // Nothing else goes on before another was laid beside the old one.
-            usort(
-                $items,
-                static fn (StageItem $one, StageItem $other): int => ($one->kind !== ItemKind::Compare) <=> ($other->kind !== ItemKind::Compare),
-            );
+            $isOther = static fn (StageItem $one): bool => $one->kind !== ItemKind::Compare;
+            usort($items, static fn (StageItem $a, StageItem $b): int => $isOther($a) <=> $isOther($b));
         }
         $items[] = new StageItem(
             'replace:fitted',

@@ -20,6 +20,7 @@ use VividPull\Core\Judging\MeasureState;
 use VividPull\Core\Judging\Verdict;
 use VividPull\Core\Log\ClosingOutcome;
 use VividPull\Core\Log\Entry\Entry;
+use VividPull\Core\Log\Entry\Inspected;
 use VividPull\Core\Log\Entry\ReadEnough;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\Finding;
@@ -39,6 +40,7 @@ use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Running;
 use VividPull\Core\Procedure\Step;
 use VividPull\Core\Quantity\Figure;
+use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\Conditions;
 use VividPull\Core\Spec\EngineHeat;
 use VividPull\Core\Spec\SettingMode;
@@ -515,45 +517,41 @@ final readonly class StageItems
         $near = $this->run->inReach();
         $home = $near === null ? null : $this->facts->adjusters->home[$near->id()] ?? null;
         $at = $near === null ? null : $this->facts->adjusters->positions[$near->id()] ?? null;
-        if ($near === null || $home === null || $at === null || count($this->run->playAdjusters()) < 2
-            || $near->healthy()->contains($home)
-                || ChosenMode::of($this->run, $this->facts) !== SettingMode::Service
-                    && ! $near->healthy()->contains($at)) {
-            return [];
-        }
-        if ($this->isAPoseInQuestion()) {
+        if ($near === null || $home === null || $at === null || ! $this->isBroughtHome($near, $home, $at)) {
             return [];
         }
         $done = $near->healthy()->contains($at);
         $unseen = Planner::notLookedAt($this->run, $this->facts);
         $stays = ! $done && $unseen === [] && $this->staysOut();
+        $stands = ucfirst($near->where($at));
+        $said = match (true) {
+            $done => $stands,
+            $stays => "{$stands}. It stays there: nothing else is known to have room to take that up inside the band",
+            default => null,
+        };
+        $first = $unseen === []
+            ? 'Take up at the other end.'
+            : "Look at the {$unseen[0]->name()} first: it may take that up.";
+        $mode = ['mode' => SettingMode::TouchUp->value];
+        $leave = new Answer('touch-up', 'Leave it for the next service', EntryKind::Policy, $mode);
 
         return [new StageItem(
             "home:{$near->id()}",
             ItemKind::InBand,
             "Bring the {$near->name()} back into its healthy zone",
-            new ItemState(
-                $done || $stays,
-                said: match (true) {
-                    $done => ucfirst($near->where($at)), $stays => ucfirst($near->where($at))
-                        .'. It stays there: nothing else is known to have room to take that up inside the band',
-                    default => null,
-                },
-            ),
-            "Outside it, the {$near->name()} wobbles and may snap. "
-                .($unseen === []
-                    ? 'Take up at the other end.'
-                    : "Look at the {$unseen[0]->name()} first: it may take that up.")
-                .' Or leave it for the next service.',
-            answers: $done || $stays
-                ? []
-                : [new Answer(
-                    'touch-up',
-                    'Leave it for the next service',
-                    EntryKind::Policy,
-                    ['mode' => SettingMode::TouchUp->value],
-                )],
+            new ItemState($done || $stays, said: $said),
+            "Outside it, the {$near->name()} wobbles and may snap. {$first} Or leave it for the next service.",
+            answers: $done || $stays ? [] : [$leave],
         )];
+    }
+
+    /** Whether it stood outside its zone, and is to be brought back: in service, or where it was so already. */
+    private function isBroughtHome(Adjuster $near, Steps $home, Steps $at): bool
+    {
+        return count($this->run->playAdjusters()) > 1
+            && ! $near->healthy()->contains($home)
+            && ($near->healthy()->contains($at) || ChosenMode::of($this->run, $this->facts) === SettingMode::Service)
+            && ! $this->isAPoseInQuestion();
     }
 
     /**
@@ -774,35 +772,49 @@ final readonly class StageItems
 
         $again = $judgement->poseToReadAgain() ?? $this->straightAgain($judgement);
 
-        return array_map(function (Pose $pose) use ($judgement, $point, $stuck, $again): StageItem {
-            $group = $judgement->poseGroups[$pose->value] ?? null;
-            $verdict = $judgement->poses[$pose->value];
-            $inside = $verdict->is(VerdictKind::Inside) || $this->isLeft($judgement, $pose);
-            // What is to be read again is asked for before anything else, also where it stands inside and another pose
-            // is in doubt beside it.
-            $isAgain = $again === $pose;
+        return array_map(fn (Pose $pose): StageItem => $this->pose(
+            $judgement,
+            $pose,
+            $point,
+            isset($stuck[$pose->value]),
+            $again === $pose,
+        ), $this->spec->conditions->poses);
+    }
 
-            return new StageItem(
-                "pose:{$pose->value}",
-                ItemKind::Reading,
-                'Reading, '.$pose->label(),
-                new ItemState(
-                    $inside && ! $isAgain,
-                    ($verdict->kind->isOutside() || isset($stuck[$pose->value])) && ! $isAgain,
-                    $group === null
-                        ? null
-                        : Figure::length($group->found->mean).' · '.$verdict->sentence
-                            .match (true) {
-                                $isAgain => '. Read it again: one reading may be misread',
-                                default => $verdict->advice === null ? '' : '. '.$verdict->advice,
-                            },
-                    mayStay: $group !== null,
-                ),
-                $this->spec->howToRead($point),
-                answers: $this->leaving($judgement, $pose),
-                subject: new ItemSubject($pose->value),
-            );
-        }, $this->spec->conditions->poses);
+    /**
+     * What is to be read again is asked for before anything else, also where it stands inside and another pose is in
+     * doubt beside it.
+     */
+    private function pose(
+        Judgement $judgement,
+        Pose $pose,
+        ReadingPoint $point,
+        bool $isStuck,
+        bool $isAgain,
+    ): StageItem {
+        $group = $judgement->poseGroups[$pose->value] ?? null;
+        $verdict = $judgement->poses[$pose->value];
+        $inside = $verdict->is(VerdictKind::Inside) || $this->isLeft($judgement, $pose);
+        $then = match (true) {
+            $isAgain => '. Read it again: one reading may be misread',
+            $verdict->advice === null => '',
+            default => ". {$verdict->advice}",
+        };
+
+        return new StageItem(
+            "pose:{$pose->value}",
+            ItemKind::Reading,
+            'Reading, '.$pose->label(),
+            new ItemState(
+                $inside && ! $isAgain,
+                ($verdict->kind->isOutside() || $isStuck) && ! $isAgain,
+                $group === null ? null : Figure::length($group->found->mean).' · '.$verdict->sentence.$then,
+                mayStay: $group !== null,
+            ),
+            $this->spec->howToRead($point),
+            answers: $this->leaving($judgement, $pose),
+            subject: new ItemSubject($pose->value),
+        );
     }
 
     /**
@@ -928,44 +940,34 @@ final readonly class StageItems
             if ($inspection->gate !== null || $found?->finding !== Finding::Fault) {
                 continue;
             }
-            $answer = static fn (Finding $finding): array => ['key' => $inspection->key, 'finding' => $finding->value];
-            $answers = [new Answer(
-                'mended',
-                'Mended or replaced',
-                EntryKind::Inspected,
-                $answer(Finding::Sound),
-                AnswerTone::Right,
-                true,
-                'What was done',
-            )];
-            if ($family->allowsByChoice()) {
-                $answers[] = new Answer(
-                    'left',
-                    'Leave it, and say why',
-                    EntryKind::Inspected,
-                    $answer(Finding::Noted),
-                    AnswerTone::Plain,
-                    true,
-                    'Why it is left',
-                );
-            }
-            $items[] = new StageItem(
-                "fault:{$inspection->key}",
-                ItemKind::Answer,
-                "Put right: {$inspection->label}",
-                new ItemState(
-                    false,
-                    said: $found->remark === null ? 'Fault' : "Fault: {$found->remark}",
-                    stamp: $found->stamp,
-                ),
-                ($found->remark === null ? '' : "Found: {$found->remark}. ")
-                    .'Mend it or replace it; what was read before no longer compares.',
-                answers: $answers,
-                subject: new ItemSubject($inspection->key),
-            );
+            $items[] = self::fault($inspection, $found, $family->allowsByChoice());
         }
 
         return $items;
+    }
+
+    private static function fault(Inspection $inspection, Inspected $found, bool $mayBeLeft): StageItem
+    {
+        $kind = EntryKind::Inspected;
+        $body = static fn (Finding $finding): array => ['key' => $inspection->key, 'finding' => $finding->value];
+        [$sound, $noted] = [$body(Finding::Sound), $body(Finding::Noted)];
+        $mended = new Answer('mended', 'Mended or replaced', $kind, $sound, AnswerTone::Right, true, 'What was done');
+        $left = new Answer('left', 'Leave it, and say why', $kind, $noted, AnswerTone::Plain, true, 'Why it is left');
+
+        return new StageItem(
+            "fault:{$inspection->key}",
+            ItemKind::Answer,
+            "Put right: {$inspection->label}",
+            new ItemState(
+                false,
+                said: $found->remark === null ? 'Fault' : "Fault: {$found->remark}",
+                stamp: $found->stamp,
+            ),
+            ($found->remark === null ? '' : "Found: {$found->remark}. ")
+                .'Mend it or replace it; what was read before no longer compares.',
+            answers: $mayBeLeft ? [$mended, $left] : [$mended],
+            subject: new ItemSubject($inspection->key),
+        );
     }
 
     /**
@@ -986,7 +988,12 @@ final readonly class StageItems
                 static fn (GateState $one): bool => $one->gate->key === $inspection->gate,
             ))[0]->sentence
                 ?? '';
-            $items[] = new StageItem("fault:{$inspection->key}", ItemKind::Answer, "Not fit: {$inspection->label}", new ItemState(false, said: $found->remark === null ? 'Fault' : "Fault: {$found->remark}", stamp: $found->stamp),
+            $said = $found->remark === null ? 'Fault' : "Fault: {$found->remark}";
+            $items[] = new StageItem(
+                "fault:{$inspection->key}",
+                ItemKind::Answer,
+                "Not fit: {$inspection->label}",
+                new ItemState(false, said: $said, stamp: $found->stamp),
                 ($found->remark === null ? '' : "Found: {$found->remark}. ")
                     .trim("{$why} Replace it, or tag the machine: nothing is set or run with it."),
                 // Replacing the cable, step by step, is what is offered first where it can be.
@@ -1028,21 +1035,6 @@ final readonly class StageItems
         $key = Facts::checkKey($proof->key, $pose?->value);
         $given = $this->facts->answers->checks[$key] ?? null;
         $passed = $given !== null && $this->facts->passes($proof, $given);
-        $answers = [];
-        foreach ($proof->answers->words as $word => $label) {
-            $body = ['key' => $proof->key, 'answer' => $word] + ($pose === null ? [] : ['pose' => $pose->value]);
-            $answers[] = new Answer(
-                $word,
-                $label,
-                EntryKind::Check,
-                $body,
-                $proof->asksWhy($word)
-                    ? AnswerTone::Plain
-                    : ($proof->passes($word) ? AnswerTone::Right : AnswerTone::Wrong),
-                $proof->asksWhy($word),
-                $proof->asksWhy($word) ? 'Why not?' : null,
-            );
-        }
         $label = $proof->question.($pose === null ? '' : ', '.$pose->label());
 
         return new StageItem(
@@ -1061,9 +1053,30 @@ final readonly class StageItems
             ),
             null,
             $proof->caution,
-            $answers,
+            self::answersTo($proof, $pose),
             subject: new ItemSubject($pose?->value),
         );
+    }
+
+    /** @return list<Answer> */
+    private static function answersTo(Proof $proof, ?Pose $pose): array
+    {
+        $answers = [];
+        foreach ($proof->answers->words as $word => $label) {
+            $asksWhy = $proof->asksWhy($word);
+            $tone = $proof->passes($word) ? AnswerTone::Right : AnswerTone::Wrong;
+            $answers[] = new Answer(
+                $word,
+                $label,
+                EntryKind::Check,
+                ['key' => $proof->key, 'answer' => $word] + ($pose === null ? [] : ['pose' => $pose->value]),
+                $asksWhy ? AnswerTone::Plain : $tone,
+                $asksWhy,
+                $asksWhy ? 'Why not?' : null,
+            );
+        }
+
+        return $answers;
     }
 
     /** @return list<StageItem> */

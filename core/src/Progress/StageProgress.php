@@ -33,15 +33,10 @@ final readonly class StageProgress
         $check = QuickCheck::of($spec, $facts, $judgement, $second, $whole);
         $items = $check?->isOn() === true ? $check->items : $whole;
         $missing = self::missing($whole, false);
-        $failed = array_map(
+        $gates = array_map(
             static fn (GateState $gate): string => $gate->sentence,
-            $judgement->gatesThat(GateStatus::Failed),
+            [...$judgement->gatesThat(GateStatus::Failed), ...$judgement->gatesThat(GateStatus::Unknown)],
         );
-        $unknown = array_map(
-            static fn (GateState $gate): string => $gate->sentence,
-            $judgement->gatesThat(GateStatus::Unknown),
-        );
-        $gates = [...$failed, ...$unknown];
 
         return new Progress(
             self::stage($items, $facts),

@@ -20,6 +20,8 @@ final readonly class TraceReading
 {
     private const COVERAGE = 0.95;
 
+    private const MIXED_UP = 'It takes no less to let it back than to pull it. Are the two ways mixed up in the file?';
+
     /** A pull that never gets heavier than this share of what a new cable took, its springs were not reached (ours). */
     private const OF_NEW = 0.5;
 
@@ -79,10 +81,7 @@ final readonly class TraceReading
         try {
             $loop = $release === null ? null : self::loop($pull, $release, $trace->rest(), $phases);
         } catch (OutOfRange) {
-            [$loop, $problem] = [
-                null,
-                'It takes no less to let it back than to pull it. Are the two ways mixed up in the file?',
-            ];
+            [$loop, $problem] = [null, self::MIXED_UP];
         }
         $reached = self::reached($phases, $heaviest, $end, $newN, $isToStop);
         $named = $reached === Reached::ReturnOnly ? $phases->ofSpringAlone() : $phases;

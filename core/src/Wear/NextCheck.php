@@ -57,7 +57,40 @@ final readonly class NextCheck
             return new self($only, [$only]);
         }
         $whole ??= $last;
-        $from = static fn (JobRecord $job, CheckReason $why, ?float $use, ?int $months): Candidate => new Candidate(
+        $usual = $unit->usualCheck();
+        $all = [
+            // A check looked at nothing else than play.
+            self::counted($whole, CheckReason::Practice, $usual, self::USUAL_MONTHS, $pace),
+            ...($book === null
+                ? []
+                : [self::counted($whole, CheckReason::Book, $book->in($unit), $book->months, $pace)]),
+        ];
+        if ($bound !== null) {
+            $use = $usual === null ? $bound : max($bound, self::LEAST_SHARE * $usual);
+            $soonest = (new DateTimeImmutable($last->day))->modify('+'.self::LEAST_DAYS.' days')->format('Y-m-d');
+            $all[] = self::counted($last, CheckReason::Drift, $use, null, $pace)->notBefore($soonest);
+        }
+        if ($bedsIn) {
+            $all[] = self::counted($last, CheckReason::NewMachine, $unit->firstUses(), self::MONTHS_OF_NEW, $pace);
+        }
+        if ($last->parts !== []) {
+            $use = $usual === null ? null : $usual * self::SHARE_OF_NEW;
+            $all[] = self::counted($last, CheckReason::NewPart, $use, self::MONTHS_OF_NEW, $pace);
+        }
+        usort($all, static fn (Candidate $a, Candidate $b): int => $a->comesBefore($b) ? -1 : 1);
+
+        return new self($all[0], $all);
+    }
+
+    /** By use or by months from that job, whichever comes first. */
+    private static function counted(
+        JobRecord $job,
+        CheckReason $why,
+        ?float $use,
+        ?int $months,
+        ?UsageRate $pace,
+    ): Candidate {
+        return new Candidate(
             $why,
             $use === null ? null : $job->usage + $use,
             self::earliest([
@@ -67,35 +100,6 @@ final readonly class NextCheck
                 $use === null ? null : $pace?->dayOf($job->day, $use),
             ]),
         );
-        $at = static fn (CheckReason $why, ?float $use, ?int $months): Candidate => $from($last, $why, $use, $months);
-        $usual = $unit->usualCheck();
-        $all = [
-            // A check looked at nothing else than play.
-            $from($whole, CheckReason::Practice, $usual, self::USUAL_MONTHS),
-            ...($book === null ? [] : [$from($whole, CheckReason::Book, $book->in($unit), $book->months)]),
-            ...($bound === null
-                ? []
-                : [
-                    $at(
-                        CheckReason::Drift,
-                        $usual === null ? $bound : max($bound, self::LEAST_SHARE * $usual),
-                        null,
-                    )->notBefore(
-                        (new DateTimeImmutable($last->day))->modify('+'.self::LEAST_DAYS.' days')->format('Y-m-d'),
-                    ),
-                ]),
-            ...($bedsIn ? [$at(CheckReason::NewMachine, $unit->firstUses(), self::MONTHS_OF_NEW)] : []),
-            ...($last->parts === []
-                ? []
-                : [$at(
-                    CheckReason::NewPart,
-                    $usual === null ? null : $usual * self::SHARE_OF_NEW,
-                    self::MONTHS_OF_NEW,
-                )]),
-        ];
-        usort($all, static fn (Candidate $a, Candidate $b): int => $a->comesBefore($b) ? -1 : 1);
-
-        return new self($all[0], $all);
     }
 
     /** @param  list<string|null>  $days */

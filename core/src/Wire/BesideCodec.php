@@ -65,10 +65,7 @@ final readonly class BesideCodec
             'engagement' => $this->engagement(),
             'governor' => $this->governor(),
             'pull_at_mm' => $this->state->spec->other(PullFigure::class)?->atMm,
-            'can_measure_short' => array_filter(
-                ProofEvidence::of($this->state->spec, $this->state->run, $this->state->facts)->failed,
-                static fn (array $one): bool => $one['proof']->key === Proof::WIDE_OPEN,
-            ) !== [],
+            'can_measure_short' => $this->isShortOfOpen(),
             'can_pull' => MeasuresHere::of($this->state)->has(MeasureKey::LeverPull),
             'pull' => $this->pull(),
             'pack' => $this->pack(),
@@ -81,29 +78,38 @@ final readonly class BesideCodec
                 $this->state->run->cables,
             ),
             'replacing' => $this->replacing(),
-            'photos' => array_map(
-                static fn (PhotoTaken $one): array => [
-                    'id' => $one->photo,
-                    'of' => $one->of,
-                    'by' => $one->stamp->by->name,
-                    'at' => $one->stamp->at,
-                ],
-                $seen->photos,
-            ),
-            'traces' => array_map(
-                static fn (SeenTrace $one): array => [
-                    'entry' => $one->entry->stamp->id,
-                    'by' => $one->entry->stamp->by->name,
-                    'at' => $one->entry->stamp->at,
-                    ...TraceCodec::body($one->entry),
-                ],
-                $seen->traces,
-            ),
+            'photos' => array_map(self::photo(...), $seen->photos),
+            'traces' => array_map(self::traced(...), $seen->traces),
             'can_trace' => $family->workingEnd() !== null,
             'refused' => array_map(
                 static fn (PartRefused $one): array => ['part' => $one->part->label(), 'number' => $one->number],
                 $seen->refused,
             ),
+        ];
+    }
+
+    /** Whether it did not open fully: how far it still has to go can be measured then. */
+    private function isShortOfOpen(): bool
+    {
+        $failed = ProofEvidence::of($this->state->spec, $this->state->run, $this->state->facts)->failed;
+
+        return array_filter($failed, static fn (array $one): bool => $one['proof']->key === Proof::WIDE_OPEN) !== [];
+    }
+
+    /** @return array<string, string> */
+    private static function photo(PhotoTaken $one): array
+    {
+        return ['id' => $one->photo, 'of' => $one->of, 'by' => $one->stamp->by->name, 'at' => $one->stamp->at];
+    }
+
+    /** @return array<string, mixed> */
+    private static function traced(SeenTrace $one): array
+    {
+        return [
+            'entry' => $one->entry->stamp->id,
+            'by' => $one->entry->stamp->by->name,
+            'at' => $one->entry->stamp->at,
+            ...TraceCodec::body($one->entry),
         ];
     }
 
@@ -118,25 +124,10 @@ final readonly class BesideCodec
             'unit' => $state->table->unit,
             'plus' => $state->table->plus,
             'minus' => $state->table->minus,
-            'settings' => array_values(array_map(static fn (OutcomeSetting $one): array => [
-                'key' => $one->key,
-                'label' => $one->label,
-                'at' => $one->at,
-                'wants' => $one->wants,
-                'found' => $state->found[$one->key] ?? null,
-                'now' => $state->now[$one->key] ?? null,
-                'right' => $state->isRight($one),
-                'wrong' => $state->isWrong($one),
-                'sees' => array_values(array_map(
-                    static fn (OutcomeWord $word): array => [
-                        'key' => $word->key,
-                        'label' => $word->label,
-                        'low' => $word->low,
-                        'high' => $word->high,
-                    ],
-                    $one->sees,
-                )),
-            ], $state->table->settings)),
+            'settings' => array_values(array_map(
+                static fn (OutcomeSetting $one): array => self::setting($one, $state),
+                $state->table->settings,
+            )),
             'advice' => [
                 'kind' => $advice->kind->value,
                 'sentence' => $advice->sentence,
@@ -147,6 +138,30 @@ final readonly class BesideCodec
                 'certain' => $advice->isCertain,
                 ...$this->moveOf($advice->adjuster, $advice->steps),
             ],
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function setting(OutcomeSetting $one, TableState $state): array
+    {
+        return [
+            'key' => $one->key,
+            'label' => $one->label,
+            'at' => $one->at,
+            'wants' => $one->wants,
+            'found' => $state->found[$one->key] ?? null,
+            'now' => $state->now[$one->key] ?? null,
+            'right' => $state->isRight($one),
+            'wrong' => $state->isWrong($one),
+            'sees' => array_values(array_map(
+                static fn (OutcomeWord $word): array => [
+                    'key' => $word->key,
+                    'label' => $word->label,
+                    'low' => $word->low,
+                    'high' => $word->high,
+                ],
+                $one->sees,
+            )),
         ];
     }
 

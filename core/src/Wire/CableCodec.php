@@ -38,8 +38,10 @@ final readonly class CableCodec
     }
 
     /**
-     * @return array{name: string, wire_mm: float, conduit_mm: float|null, hand_end: string|null, working_end:
-     *     string|null, adjusters: list<string>|null}
+     * @return array{
+     *     name: string, wire_mm: float, conduit_mm: float|null, hand_end: string|null, working_end: string|null,
+     *     adjusters: list<string>|null,
+     * }
      */
     public static function encode(KnownCable $cable): array
     {

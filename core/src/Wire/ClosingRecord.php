@@ -30,6 +30,8 @@ final readonly class ClosingRecord
     /** @return array<string, mixed> */
     public static function of(BenchState $state): array
     {
+        $done = $state->facts->observations;
+
         return [
             'engine' => Bench::ENGINE,
             'point' => $state->spec->aim?->point->value,
@@ -41,38 +43,17 @@ final readonly class ClosingRecord
                 ? null
                 : self::reading($state->second->judgement->nowGroup, $state->second->judgement->now),
             'stands' => self::stands($state),
-            'measured' => array_map(static fn (MeasureState $one): array => [
-                'key' => $one->measure->key->value, 'value' => $one->found?->mean,
-                'expanded' => $one->found?->expanded(), 'unit' => $one->measure->key->dimension()->internalUnit(),
-                'verdict' => $one->verdict->kind->value, 'sentence' => $one->verdict->sentence,
-            ], $state->judgement->measures),
-            'outcomes' => $state->judgement->table === null
-                ? null
-                : [
-                    'found' => (object) $state->judgement->table->found,
-                    'left' => (object) $state->judgement->table->now,
-                ],
+            'measured' => self::measured($state),
+            'outcomes' => self::outcomes($state),
             'pull' => PullState::of($state->spec, $state->facts)?->sentence,
             'pack' => self::pack($state),
             ...self::traces($state),
-            'put_right' => array_map(
-                static fn (PutRight $one): string => $one->cure->value,
-                $state->facts->observations->putRight,
-            ),
+            'put_right' => array_map(static fn (PutRight $one): string => $one->cure->value, $done->putRight),
             'did_not_fit' => array_map(
                 static fn (PartRefused $one): array => ['part' => $one->part->value, 'number' => $one->number],
-                $state->facts->observations->refused,
+                $done->refused,
             ),
-            'fitted_parts' => array_values(array_map(
-                static fn (PartFitted $one): array => ['part' => $one->part->value, 'number' => $one->remark],
-                array_filter($state->facts->answers->parts, static fn (PartFitted $one): bool => $one->remark !== null),
-            )),
-            'given_before_mm' => Carryover::givenBetween($state),
-            'moves' => count($state->facts->readings->moves),
-            'parts' => array_map(
-                static fn (PartFitted $one): string => $one->part->value,
-                $state->facts->answers->parts,
-            ),
+            ...self::parts($state),
             'wish' => $state->facts->chosen->wish?->say(),
             'by_choice' => $state->facts->chosen->byChoice?->reason,
             'left_faults' => $state->progress->check?->isOn() === true
@@ -80,12 +61,46 @@ final readonly class ClosingRecord
                 : self::leftFaults($state),
             'tag' => $state->facts->tag?->reason,
             'gates' => array_map(
-                static fn (GateState $gate): array => [
-                    'key' => $gate->gate->key->value,
-                    'status' => $gate->status->value,
-                ],
+                static fn (GateState $one): array => ['key' => $one->gate->key->value, 'status' => $one->status->value],
                 $state->judgement->gates,
             ),
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function measured(BenchState $state): array
+    {
+        return array_map(static fn (MeasureState $one): array => [
+            'key' => $one->measure->key->value,
+            'value' => $one->found?->mean,
+            'expanded' => $one->found?->expanded(),
+            'unit' => $one->measure->key->dimension()->internalUnit(),
+            'verdict' => $one->verdict->kind->value,
+            'sentence' => $one->verdict->sentence,
+        ], $state->judgement->measures);
+    }
+
+    /** @return array{found: object, left: object}|null */
+    private static function outcomes(BenchState $state): ?array
+    {
+        $table = $state->judgement->table;
+
+        return $table === null ? null : ['found' => (object) $table->found, 'left' => (object) $table->now];
+    }
+
+    /** @return array<string, mixed> what was fitted, and what was moved for it */
+    private static function parts(BenchState $state): array
+    {
+        $parts = $state->facts->answers->parts;
+
+        return [
+            'fitted_parts' => array_values(array_map(
+                static fn (PartFitted $one): array => ['part' => $one->part->value, 'number' => $one->remark],
+                array_filter($parts, static fn (PartFitted $one): bool => $one->remark !== null),
+            )),
+            'given_before_mm' => Carryover::givenBetween($state),
+            'moves' => count($state->facts->readings->moves),
+            'parts' => array_map(static fn (PartFitted $one): string => $one->part->value, $parts),
         ];
     }
 

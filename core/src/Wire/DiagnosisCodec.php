@@ -145,7 +145,8 @@ final readonly class DiagnosisCodec
     {
         $counts = [];
         foreach ($node->entries() as $cause => $count) {
-            $counts[self::known($cause, $count, array_keys($knowledge->causes), 'no cause of this family')] = $count->integer(0, self::MOST_COUNTED);
+            $known = self::known($cause, $count, array_keys($knowledge->causes), 'no cause of this family');
+            $counts[$known] = $count->integer(0, self::MOST_COUNTED);
         }
 
         return $counts;

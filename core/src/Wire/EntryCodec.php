@@ -78,6 +78,12 @@ final class EntryCodec
 
     private const MOST_TURNS = 400;
 
+    /** Fields of a move beside its adjuster. */
+    private const HOW_MUCH = ['turns', 'flats', 'steps', 'uncounted'];
+
+    /** Fields of a thread beside its adjuster. */
+    private const HOW_FAR = ['showing_mm', 'turns', 'flats', 'steps', 'unseen', 'marked', 'seized'];
+
     /** @var array<string, Adjuster> fitted by an entry that was decoded here */
     private array $fitted = [];
 
@@ -124,106 +130,108 @@ final class EntryCodec
         return match ($kind) {
             EntryKind::Opened => $this->opened($body->object(['control', 'standing'], ['check']), $stamp),
             EntryKind::Joined => self::bare($body, new Joined($stamp)),
-            EntryKind::Complaint => new Complained(
-                $stamp,
-                array_map(
-                    static fn (Node $one): Symptom => $one->enum(Symptom::class),
-                    $body->object(['symptoms'])->at('symptoms')->items(30),
-                ),
-            ),
+            EntryKind::Complaint => self::complained($body->object(['symptoms']), $stamp),
             EntryKind::Confirmed => self::confirmed($body->object(['key'], ['adjuster']), $stamp),
-            EntryKind::AllConfirmed => new AllConfirmed(
-                $stamp,
-                array_map(
-                    static fn (Node $key): string => $key->string(40),
-                    $body->object(['keys'])->at('keys')->items(20),
-                ),
-            ),
+            EntryKind::AllConfirmed => self::allConfirmed($body->object(['keys']), $stamp),
             EntryKind::Inspected => self::inspected($body->object(['key', 'finding'], ['remark']), $stamp),
             EntryKind::Condition => self::condition($body->object([], ['engine', 'wheels']), $stamp),
-            EntryKind::Cover => new CoverMoved(
-                $stamp,
-                $body->object(['adjuster', 'off'])->at('adjuster')->string(40),
-                $body->at('off')->boolean(),
-            ),
-            EntryKind::Thread => $this->thread(
-                $body->object(['adjuster'], ['showing_mm', 'turns', 'flats', 'steps', 'unseen', 'marked', 'seized']),
-                $stamp,
-            ),
+            EntryKind::Cover => self::cover($body->object(['adjuster', 'off']), $stamp),
+            EntryKind::Thread => $this->thread($body->object(['adjuster'], self::HOW_FAR), $stamp),
             EntryKind::Reading => self::reading($body, $stamp),
             EntryKind::Upheld => new ReadingUpheld($stamp, $body->object(['reading'])->at('reading')->string(40)),
-            EntryKind::Enough => new ReadEnough(
-                $stamp,
-                $body->object(['point', 'pose'])->at('point')->enum(ReadingPoint::class),
-                $body->at('pose')->enum(Pose::class),
-            ),
-            EntryKind::Outcome => new OutcomeSeen(
-                $stamp,
-                $body->object(['setting', 'saw'])->at('setting')->string(40),
-                $body->at('saw')->string(40),
-            ),
+            EntryKind::Enough => self::enough($body->object(['point', 'pose']), $stamp),
+            EntryKind::Outcome => self::outcome($body->object(['setting', 'saw']), $stamp),
             EntryKind::Measure => self::measure($body->object(['key', 'value', 'entered'], ['of', 'at_mm']), $stamp),
             EntryKind::Trace => TraceCodec::entry($body, $stamp),
-            EntryKind::PutRight => new PutRight(
-                $stamp,
-                $body->object(['cure'], ['remark'])->at('cure')->enum(Cure::class),
-                $body->optionalString('remark', 300),
-            ),
-            EntryKind::PartRefused => new PartRefused(
-                $stamp,
-                $body->object(['part', 'number'])->at('part')->enum(Part::class),
-                $body->at('number')->string(60),
-            ),
-            EntryKind::Photo => new PhotoTaken(
-                $stamp,
-                $body->object(['photo', 'of'])->at('photo')->string(40),
-                $body->at('of')->string(60),
-            ),
-            EntryKind::Replacing => self::replacing(
-                $body->object(['key'], ['reason', 'remark', 'cable', 'not_here']),
-                $stamp,
-            ),
+            EntryKind::PutRight => self::putRight($body->object(['cure'], ['remark']), $stamp),
+            EntryKind::PartRefused => self::partRefused($body->object(['part', 'number']), $stamp),
+            EntryKind::Photo => self::photo($body->object(['photo', 'of']), $stamp),
+            EntryKind::Replacing => self::replacing($body, $stamp),
             EntryKind::Soak => self::bare($body, new SoakBegun($stamp)),
-            EntryKind::Compared => self::compared(
-                $body->object(['new_wire_mm', 'ends_alike'], ['old_wire_mm', 'old_conduit_mm', 'new_conduit_mm']),
-                $stamp,
-            ),
-            EntryKind::Move => $this->move(
-                $body->object(['adjuster'], ['turns', 'flats', 'steps', 'uncounted']),
-                $stamp,
-            ),
-            EntryKind::Step => new GuideStepDone(
-                $stamp,
-                $body->object(['adjuster', 'key'], ['remark'])->at('adjuster')->string(40),
-                $body->at('key')->string(40),
-                $body->optionalString('remark', 300),
-            ),
-            EntryKind::Part => new PartFitted(
-                $stamp,
-                $body->object(['part'], ['remark'])->at('part')->enum(Part::class),
-                $body->optionalString('remark', 300),
-            ),
-            EntryKind::Adjuster => $this->adjusterFitted(
-                $body->object(['cable', 'adjuster'], ['in_place_of', 'remark']),
-                $stamp,
-            ),
-            EntryKind::Policy => self::policy(
-                $body->object([], ['policy', 'mode', 'parking', 'like', 'wish', 'whole']),
-                $stamp,
-            ),
+            EntryKind::Compared => self::compared($body, $stamp),
+            EntryKind::Move => $this->move($body->object(['adjuster'], self::HOW_MUCH), $stamp),
+            EntryKind::Step => self::step($body->object(['adjuster', 'key'], ['remark']), $stamp),
+            EntryKind::Part => self::part($body->object(['part'], ['remark']), $stamp),
+            EntryKind::Adjuster => $this->adjusterFitted($body, $stamp),
+            EntryKind::Policy => self::policy($body, $stamp),
             EntryKind::Check => self::check($body->object(['key', 'answer'], ['pose', 'remark']), $stamp),
             EntryKind::Note => new Noted($stamp, $body->object(['text'])->at('text')->string(self::LONGEST_REASON)),
-            EntryKind::Void => new Voided(
-                $stamp,
-                $body->object(['entry', 'reason'])->at('entry')->string(40),
-                self::reason($body),
-            ),
+            EntryKind::Void => self::void($body->object(['entry', 'reason']), $stamp),
             EntryKind::Amend => $this->amend($body->object(['entry', 'kind', 'body', 'reason']), $stamp),
             EntryKind::ByChoice => new LeftByChoice($stamp, self::reason($body->object(['reason']))),
             EntryKind::Tag => new Tagged($stamp, self::reason($body->object(['reason']))),
             EntryKind::Untag => new Untagged($stamp, self::reason($body->object(['reason']))),
             EntryKind::Closed => self::closed($body->object(['outcome'], ['next_check', 'record']), $stamp),
         };
+    }
+
+    private static function complained(Node $body, Stamp $stamp): Complained
+    {
+        return new Complained($stamp, array_map(
+            static fn (Node $one): Symptom => $one->enum(Symptom::class),
+            $body->at('symptoms')->items(30),
+        ));
+    }
+
+    private static function allConfirmed(Node $body, Stamp $stamp): AllConfirmed
+    {
+        $keys = $body->at('keys')->items(20);
+
+        return new AllConfirmed($stamp, array_map(static fn (Node $key): string => $key->string(40), $keys));
+    }
+
+    private static function cover(Node $body, Stamp $stamp): CoverMoved
+    {
+        return new CoverMoved($stamp, $body->at('adjuster')->string(40), $body->at('off')->boolean());
+    }
+
+    private static function enough(Node $body, Stamp $stamp): ReadEnough
+    {
+        return new ReadEnough(
+            $stamp,
+            $body->at('point')->enum(ReadingPoint::class),
+            $body->at('pose')->enum(Pose::class),
+        );
+    }
+
+    private static function outcome(Node $body, Stamp $stamp): OutcomeSeen
+    {
+        return new OutcomeSeen($stamp, $body->at('setting')->string(40), $body->at('saw')->string(40));
+    }
+
+    private static function putRight(Node $body, Stamp $stamp): PutRight
+    {
+        return new PutRight($stamp, $body->at('cure')->enum(Cure::class), $body->optionalString('remark', 300));
+    }
+
+    private static function partRefused(Node $body, Stamp $stamp): PartRefused
+    {
+        return new PartRefused($stamp, $body->at('part')->enum(Part::class), $body->at('number')->string(60));
+    }
+
+    private static function photo(Node $body, Stamp $stamp): PhotoTaken
+    {
+        return new PhotoTaken($stamp, $body->at('photo')->string(40), $body->at('of')->string(60));
+    }
+
+    private static function step(Node $body, Stamp $stamp): GuideStepDone
+    {
+        return new GuideStepDone(
+            $stamp,
+            $body->at('adjuster')->string(40),
+            $body->at('key')->string(40),
+            $body->optionalString('remark', 300),
+        );
+    }
+
+    private static function part(Node $body, Stamp $stamp): PartFitted
+    {
+        return new PartFitted($stamp, $body->at('part')->enum(Part::class), $body->optionalString('remark', 300));
+    }
+
+    private static function void(Node $body, Stamp $stamp): Voided
+    {
+        return new Voided($stamp, $body->at('entry')->string(40), self::reason($body));
     }
 
     private static function measure(Node $body, Stamp $stamp): MeasureTaken
@@ -240,6 +248,7 @@ final class EntryCodec
 
     private static function replacing(Node $body, Stamp $stamp): ReplacementStep
     {
+        $body->object(['key'], ['reason', 'remark', 'cable', 'not_here']);
         $reason = $body->has('reason') ? $body->at('reason')->enum(ReplacementReason::class) : null;
 
         return new ReplacementStep(
@@ -254,6 +263,7 @@ final class EntryCodec
 
     private static function compared(Node $body, Stamp $stamp): CablesCompared
     {
+        $body->object(['new_wire_mm', 'ends_alike'], ['old_wire_mm', 'old_conduit_mm', 'new_conduit_mm']);
         $length = static fn (string $key): ?float => $body->has($key) ? $body->at($key)->number(0, 10_000) : null;
 
         return new CablesCompared(
@@ -271,6 +281,7 @@ final class EntryCodec
     /** What comes after it in the log may speak of it. */
     private function adjusterFitted(Node $body, Stamp $stamp): AdjusterFitted
     {
+        $body->object(['cable', 'adjuster'], ['in_place_of', 'remark']);
         $adjuster = RunCodec::adjuster($body->at('adjuster'));
         $this->fitted[$adjuster->id()] = $adjuster;
 
@@ -459,6 +470,7 @@ final class EntryCodec
 
     private static function policy(Node $body, Stamp $stamp): PolicyChosen
     {
+        $body->object([], ['policy', 'mode', 'parking', 'like', 'wish', 'whole']);
         $like = $body->has('like') ? $body->at('like')->object(['machine', 'mm']) : null;
         $chosen = new PolicyChosen(
             $stamp,

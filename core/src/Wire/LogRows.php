@@ -164,42 +164,26 @@ final readonly class LogRows
         return match (true) {
             $entry instanceof ReadingTaken => $this->reading($entry),
             $entry instanceof ReadingUpheld => 'It is right: '.lcfirst($this->upheld($entry)),
-            $entry instanceof ReadEnough => "Left as it reads at the {$this->state->spec->pointName($entry->point)}"
-                .($entry->pose === Pose::Straight ? '' : ", {$entry->pose->label()}")
-                .': the instrument can say no more',
+            $entry instanceof ReadEnough => $this->leftAsItReads($entry),
             $entry instanceof Moved => $this->moved($entry),
-            $entry instanceof ThreadNoted => $this->adjuster($entry->adjuster).': '
-                .($entry->position === null
-                    ? lcfirst($entry->state->label() ?? 'not counted')
-                    : $this->state->run->everKnown($entry->adjuster)?->where($entry->position)),
-            $entry instanceof Confirmed => $entry->key === LockStep::KEY
-                ? $this->adjuster($entry->adjuster ?? '').' locked'
-                : $this->step($entry->key),
+            $entry instanceof ThreadNoted => $this->thread($entry),
+            $entry instanceof Confirmed => $this->confirmed($entry),
             $entry instanceof AllConfirmed => $this->together($entry),
-            $entry instanceof Inspected => $this->inspection($entry->key).': '.$entry->finding->value
-                .($entry->remark === null ? '' : ", {$entry->remark}"),
+            $entry instanceof Inspected => $this->inspected($entry),
             $entry instanceof ConditionNoted => $entry->label(),
-            $entry instanceof CoverMoved => ucfirst($this->state->run->everCovers()[$entry->adjuster] ?? 'cover')
-                .($entry->off ? ' off' : ' back on'),
+            $entry instanceof CoverMoved => $this->cover($entry),
             $entry instanceof Checked => $this->proof($entry),
             $entry instanceof PolicyChosen => $entry->say(),
             $entry instanceof OutcomeSeen => $this->outcome($entry),
-            $entry instanceof MeasureTaken => $entry->key->label().($entry->of === null ? '' : " {$entry->of}").': '
-                .$entry->entered
-                .(is_numeric(strtr($entry->entered, ',', '.')) ? ' '.$entry->key->dimension()->internalUnit() : ''),
+            $entry instanceof MeasureTaken => self::measured($entry),
             $entry instanceof TraceTaken => self::trace($entry),
             $entry instanceof PutRight => $entry->cure->label().($entry->remark === null ? '' : ": {$entry->remark}"),
             $entry instanceof SoakBegun => 'New friction plates laid in oil',
             $entry instanceof PhotoTaken => "Picture of the {$entry->of}",
             $entry instanceof PartRefused => "Did not fit: {$entry->part->label()} {$entry->number}",
             $entry instanceof ReplacementStep => $this->replaced($entry),
-            $entry instanceof CablesCompared => 'Old and new cable compared'
-                .($entry->sizes->oldWire === null
-                    ? ''
-                    : ', wire showing '.Figure::shortLength($entry->sizes->oldWire, 1)->bare().' and '
-                        .Figure::shortLength($entry->sizes->newWire, 1).''),
-            $entry instanceof PartFitted => "New {$entry->part->label()} fitted"
-                .($entry->remark === null ? '' : ". {$entry->remark}"),
+            $entry instanceof CablesCompared => self::compared($entry),
+            $entry instanceof PartFitted => self::fitted($entry),
             $entry instanceof AdjusterFitted => $this->adjusterFitted($entry),
             $entry instanceof GuideStepDone => $this->guideStep($entry),
             $entry instanceof Noted => $entry->text,
@@ -214,6 +198,61 @@ final readonly class LogRows
             $entry instanceof Joined => "{$entry->stamp->by->name} joined",
             $entry instanceof Closed => 'Closed: '.self::outcomeOf($entry->outcome),
         };
+    }
+
+    private function cover(CoverMoved $entry): string
+    {
+        return ucfirst($this->state->run->everCovers()[$entry->adjuster] ?? 'cover').($entry->off ? ' off' : ' back on');
+    }
+
+    private static function fitted(PartFitted $entry): string
+    {
+        return "New {$entry->part->label()} fitted".($entry->remark === null ? '' : ". {$entry->remark}");
+    }
+
+    private function leftAsItReads(ReadEnough $entry): string
+    {
+        return "Left as it reads at the {$this->state->spec->pointName($entry->point)}"
+            .($entry->pose === Pose::Straight ? '' : ", {$entry->pose->label()}")
+            .': the instrument can say no more';
+    }
+
+    private function thread(ThreadNoted $entry): string
+    {
+        return $this->adjuster($entry->adjuster).': '
+            .($entry->position === null
+                ? lcfirst($entry->state->label() ?? 'not counted')
+                : $this->state->run->everKnown($entry->adjuster)?->where($entry->position));
+    }
+
+    private function confirmed(Confirmed $entry): string
+    {
+        return $entry->key === LockStep::KEY
+            ? $this->adjuster($entry->adjuster ?? '').' locked'
+            : $this->step($entry->key);
+    }
+
+    private function inspected(Inspected $entry): string
+    {
+        return $this->inspection($entry->key).': '.$entry->finding->value
+            .($entry->remark === null ? '' : ", {$entry->remark}");
+    }
+
+    private static function measured(MeasureTaken $entry): string
+    {
+        return $entry->key->label().($entry->of === null ? '' : " {$entry->of}").': '.$entry->entered
+            .(is_numeric(strtr($entry->entered, ',', '.')) ? ' '.$entry->key->dimension()->internalUnit() : '');
+    }
+
+    private static function compared(CablesCompared $entry): string
+    {
+        $sizes = $entry->sizes;
+
+        return 'Old and new cable compared'
+            .($sizes->oldWire === null
+                ? ''
+                : ', wire showing '.Figure::shortLength($sizes->oldWire, 1)->bare().' and '
+                    .Figure::shortLength($sizes->newWire, 1));
     }
 
     private function reading(ReadingTaken $entry): string

@@ -24,29 +24,22 @@ final readonly class StartingSpec
     private const BEVELS = 6;
 
     /**
-     * @return array{spec: array<string, mixed>, run: array<string, mixed>, has_figure: bool, replacing: list<array{key:
-     *     string, label: string}>}
+     * @return array{
+     *     spec: array<string, mixed>,
+     *     run: array<string, mixed>,
+     *     has_figure: bool,
+     *     replacing: list<array{key: string, label: string}>,
+     * }
      */
     public static function of(FamilyKey $key): array
     {
         $family = Families::of($key);
         $starting = $family->starting();
-        $band = $starting->practice;
 
         return [
             'spec' => [
                 'family' => $key->value,
-                ...($band === null
-                    ? []
-                    : ['aim' => [
-                        'kind' => SpecCodec::AIM,
-                        'point' => $band->point->value,
-                        'low_mm' => $band->band->low,
-                        'high_mm' => $band->band->high,
-                    ]]),
-                ...($starting->aims === []
-                    ? []
-                    : ['others' => array_map(static fn (Aim $aim): array => AimCodec::encode($aim), $starting->aims)]),
+                ...self::aims($starting),
                 'conditions' => [
                     'engine' => in_array($key, [FamilyKey::ClutchLever], true) ? 'cold' : null,
                     'wheels' => null,
@@ -63,12 +56,27 @@ final readonly class StartingSpec
                 'cables' => self::cables($starting),
                 'working_end' => $starting->workingEnd,
             ],
-            'has_figure' => $band !== null,
+            'has_figure' => $starting->practice !== null,
             'replacing' => array_map(
                 static fn (GuideStep $step): array => ['key' => $step->key, 'label' => $step->label],
                 $family->replacing(),
             ),
         ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function aims(StarterSpec $starting): array
+    {
+        $band = $starting->practice;
+        $aim = $band === null ? [] : ['aim' => [
+            'kind' => SpecCodec::AIM,
+            'point' => $band->point->value,
+            'low_mm' => $band->band->low,
+            'high_mm' => $band->band->high,
+        ]];
+        $others = array_map(static fn (Aim $one): array => AimCodec::encode($one), $starting->aims);
+
+        return $aim + ($others === [] ? [] : ['others' => $others]);
     }
 
     /** @return list<array<string, mixed>> */

@@ -23,8 +23,10 @@ use VividPull\Core\Judging\GateState;
 use VividPull\Core\Judging\InstrumentCapability;
 use VividPull\Core\Judging\Verdict;
 use VividPull\Core\Log\ClosingOutcome;
+use VividPull\Core\Log\Entry\Closed;
 use VividPull\Core\Log\Entry\ReadingTaken;
 use VividPull\Core\Log\Person;
+use VividPull\Core\Log\StandingTag;
 use VividPull\Core\Measurement\Instrument;
 use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Planning\AdjusterAdvice;
@@ -39,6 +41,7 @@ use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Progress\Answer;
 use VividPull\Core\Progress\ItemKey;
 use VividPull\Core\Progress\ItemTopic;
+use VividPull\Core\Progress\QuickCheck;
 use VividPull\Core\Progress\StageItem;
 use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Quantity\Steps;
@@ -130,41 +133,22 @@ final class StateCodec
     private function end(): array
     {
         $state = $this->state;
+        $wish = $state->facts->chosen->wish;
+        $proofs = $state->spec->proofs($state->run);
 
         return [
             'closing' => [
-                'fit' => $state->progress->blocksFit, 'by_choice' => $state->progress->blocksByChoice,
+                'fit' => $state->progress->blocksFit,
+                'by_choice' => $state->progress->blocksByChoice,
                 'tagged' => $state->progress->blocksTagged,
                 'checked' => $state->progress->blocks(ClosingOutcome::Checked),
             ],
-            'check' => $state->progress->check === null
-                ? null
-                : [
-                    'on' => $state->progress->check->isOn(),
-                    'over' => $state->progress->check->over,
-                    'says' => $state->progress->check->says,
-                ],
-            'tag' => $state->facts->tag === null ? null
-                : [
-                    'reason' => $state->facts->tag->reason,
-                    'at' => $state->facts->tag->at,
-                    'by' => $state->facts->tag->by,
-                ],
-            'wish' => $state->facts->chosen->wish === null
-                ? null
-                : ['say' => $state->facts->chosen->wish->say()]
-                    + StandingCodec::encodeWish($state->facts->chosen->wish),
-            'may_wish_bite' => array_filter(
-                $state->spec->proofs($state->run),
-                static fn (Proof $one): bool => $one->answers->isTaste(),
-            ) !== [],
+            'check' => self::check($state->progress->check),
+            'tag' => self::tag($state->facts->tag),
+            'wish' => $wish === null ? null : ['say' => $wish->say()] + StandingCodec::encodeWish($wish),
+            'may_wish_bite' => array_filter($proofs, static fn (Proof $one): bool => $one->answers->isTaste()) !== [],
             'by_choice' => $state->facts->chosen->byChoice?->reason,
-            'closed' => $state->facts->closed === null ? null : [
-                'outcome' => $state->facts->closed->outcome->value,
-                'next_check' => $state->facts->closed->nextCheck,
-                'at' => $state->facts->closed->stamp->at,
-                'by' => $state->facts->closed->stamp->by->name,
-            ],
+            'closed' => self::closed($state->facts->closed),
             'people' => array_map(self::person(...), array_values($state->facts->joined)),
             'shelf' => $this->shelf(),
             'parts' => array_map(
@@ -174,6 +158,29 @@ final class StateCodec
             'warnings' => Warnings::of($state),
             'wrong_state' => $state->wrongState(),
             'log' => LogRows::of($state),
+        ];
+    }
+
+    /** @return array<string, mixed>|null */
+    private static function check(?QuickCheck $check): ?array
+    {
+        return $check === null ? null : ['on' => $check->isOn(), 'over' => $check->over, 'says' => $check->says];
+    }
+
+    /** @return array<string, string>|null */
+    private static function tag(?StandingTag $tag): ?array
+    {
+        return $tag === null ? null : ['reason' => $tag->reason, 'at' => $tag->at, 'by' => $tag->by];
+    }
+
+    /** @return array<string, mixed>|null */
+    private static function closed(?Closed $closed): ?array
+    {
+        return $closed === null ? null : [
+            'outcome' => $closed->outcome->value,
+            'next_check' => $closed->nextCheck,
+            'at' => $closed->stamp->at,
+            'by' => $closed->stamp->by->name,
         ];
     }
 

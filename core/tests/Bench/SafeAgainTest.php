@@ -37,7 +37,11 @@ final class SafeAgainTest extends TestCase
         $job = FamilyJob::of($key);
         $failed = [];
         [$ran, $told] = [false, 0];
-        for ($n = 0; $n < self::STEPS && ($item = $job->state->progress->asks()) !== null && $item->kind !== ItemKind::SignOff; $n++) {
+        for ($n = 0; $n < self::STEPS; $n++) {
+            $item = $job->state->progress->asks();
+            if ($item === null || $item->kind === ItemKind::SignOff) {
+                break;
+            }
             $said = SafeAgain::said($job->state);
             self::assertSame(
                 $ran && ! RunsTheMachine::asked($job->state),

@@ -27,8 +27,10 @@ final class InferenceTest extends TestCase
     public function test_two_hundred_networks_agree_with_r(): void
     {
         /**
-         * @var list<array{prior: list<float>, questions: list<array{look: int, findings: list<list<float>>, seen:
-         *     list<float>}>, chances: list<float>}> $cases
+         * @var list<array{
+         *     prior: list<float>, questions: list<array{look: int, findings: list<list<float>>, seen: list<float>}>,
+         *     chances: list<float>,
+         * }> $cases
          */
         $cases = json_decode((string) file_get_contents(self::FILE), true, flags: JSON_THROW_ON_ERROR);
         self::assertCount(200, $cases);

@@ -126,8 +126,10 @@ final class KnowledgeTest extends TestCase
     private static function proofs(FamilyKey $family): array
     {
         $files = [(string) (new ReflectionClass(Families::of($family)))->getFileName()];
-        for ($class = (new ReflectionClass(Families::of($family)))->getParentClass(); $class !== false; $class = $class->getParentClass()) {
+        $class = (new ReflectionClass(Families::of($family)))->getParentClass();
+        while ($class !== false) {
             $files[] = (string) $class->getFileName();
+            $class = $class->getParentClass();
         }
         preg_match_all(
             "/Proof::(?:yesIsRight|choice)\(\s*(?:'(\w+)'|Proof::WIDE_OPEN)/",

@@ -81,8 +81,9 @@ final class UnseenChangesTest extends TestCase
     }
 
     /**
-     * @return iterable<string, array{TestJob, Closure(TestJob): TestJob, array{string, array<string, mixed>}, string,
-     *     string}>
+     * @return iterable<string, array{
+     *     TestJob, Closure(TestJob): TestJob, array{string, array<string, mixed>}, string, string,
+     * }>
      */
     public static function overtaken(): iterable
     {

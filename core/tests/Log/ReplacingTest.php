@@ -12,6 +12,7 @@ use VividPull\Core\Log\ClosingOutcome;
 use VividPull\Core\Procedure\GuideStep;
 use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Progress\StageItem;
+use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Tests\Support\FamilyJob;
 use VividPull\Core\Tests\Support\TestJob;
@@ -153,7 +154,7 @@ final class ReplacingTest extends TestCase
         self::assertSame(
             [2.0, 3.0, 0.0],
             array_map(
-                static fn (?object $at): ?float => $at instanceof \VividPull\Core\Quantity\Steps ? $at->toFloat() : null,
+                static fn (?object $at): ?float => $at instanceof Steps ? $at->toFloat() : null,
                 array_values($job->state->facts->adjusters->positions),
             ),
         );
@@ -209,7 +210,7 @@ final class ReplacingTest extends TestCase
         self::assertSame(
             [3.0, 0.0],
             array_map(
-                static fn (?object $at): ?float => $at instanceof \VividPull\Core\Quantity\Steps ? $at->toFloat() : null,
+                static fn (?object $at): ?float => $at instanceof Steps ? $at->toFloat() : null,
                 array_values($job->state->facts->adjusters->positions),
             ),
         );

@@ -421,9 +421,9 @@ final class TablePlannerTest extends TestCase
         $steps = $advice->steps ?? self::fail('no steps');
         $job->entry('move', ['adjuster' => $mover->adjuster, $counting->unit->field() => $steps->toFloat()]);
         $job->entry('confirmed', ['key' => 'locked', 'adjuster' => $mover->adjuster]);
-        $offsets[$mover->adjuster] += ($mover->sign ?? 1) * ($mover->perStep ?? 1.0) * $steps->count / $counting->each->count * ($exactly
-            ? 1.0
-            : $chance->between(1 - $mover->error, 1 + $mover->error));
+        $true = $exactly ? 1.0 : $chance->between(1 - $mover->error, 1 + $mover->error);
+        $units = $steps->count / $counting->each->count;
+        $offsets[$mover->adjuster] += ($mover->sign ?? 1) * ($mover->perStep ?? 1.0) * $units * $true;
 
         return $offsets;
     }

@@ -26,7 +26,11 @@ final class SymptomGoneTest extends TestCase
     private static function all(string ...$symptoms): TestJob
     {
         $job = TestJob::clutch(standing: ['symptoms' => $symptoms])->ready()->read(15.0, 15.0, 15.0);
-        for ($n = 0; $n < 60 && ($item = $job->state->progress->asks()) !== null && $item->kind->value !== 'sign_off' && ! str_starts_with($item->key, 'check:gone_'); $n++) {
+        for ($n = 0; $n < 60; $n++) {
+            $item = $job->state->progress->asks();
+            if ($item === null || $item->kind->value === 'sign_off' || str_starts_with($item->key, 'check:gone_')) {
+                break;
+            }
             $item->kind->value === 'reading' || $item->kind->value === 'in_band'
                 ? $job->line('15', $item->key)
                 : self::right($job, $item);

@@ -159,7 +159,8 @@ final class Walk
     private function answer(StageItem $item, string $where): void
     {
         Assert::assertNotSame([], $item->answers, "{$where}: it cannot be answered");
-        $answer = $item->answers[$this->chance->whole(0, 3) === 0 ? $this->chance->whole(0, count($item->answers) - 1) : 0];
+        $isAny = $this->chance->whole(0, 3) === 0;
+        $answer = $item->answers[$isAny ? $this->chance->whole(0, count($item->answers) - 1) : 0];
         $remark = $answer->asksRemark && $answer->kind !== EntryKind::Step ? ['remark' => 'seen so'] : [];
         $this->job->entry($answer->kind->value, $answer->body + $remark);
     }

@@ -74,8 +74,10 @@ final class SegmentsTest extends TestCase
     public function test_fifty_curves_break_where_r_breaks_them(): void
     {
         /**
-         * @var list<array{x: non-empty-list<float>, y: non-empty-list<float>, pieces: int, apart: array{left: float,
-         *     last: list<int>}, met: array{left: float, at: list<float>}}> $cases
+         * @var list<array{
+         *     x: non-empty-list<float>, y: non-empty-list<float>, pieces: int,
+         *     apart: array{left: float, last: list<int>}, met: array{left: float, at: list<float>},
+         * }> $cases
          */
         $cases = json_decode((string) file_get_contents(self::FILE), true, flags: JSON_THROW_ON_ERROR);
         self::assertCount(50, $cases);

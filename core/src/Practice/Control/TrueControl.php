@@ -125,7 +125,8 @@ final class TrueControl
         ];
         $this->beds = $mechanics->beds;
         if ($spec->second !== null && $found->secondPlay !== null) {
-            $this->slack[$this->cableRead($spec->second->point)] = $found->secondPlay / $this->ratio($spec->second->point);
+            $point = $spec->second->point;
+            $this->slack[$this->cableRead($point)] = $found->secondPlay / $this->ratio($point);
         }
         $this->offset = $found->offset;
         $this->isHot = $found->isHot;

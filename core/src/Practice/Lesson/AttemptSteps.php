@@ -82,9 +82,10 @@ final readonly class AttemptSteps
     private function act(Act $act, Seen $seen): string
     {
         $named = $this->lesson->run->adjuster($act->about);
+        $by = $act->steps ?? Steps::none();
         $turn = $named === null
             ? $act->about
-            : "the {$named->name()} {$named->kind()->ways()->of($act->steps ?? Steps::none())} {$named->counting()->say($act->steps ?? Steps::none())}";
+            : "the {$named->name()} {$named->kind()->ways()->of($by)} {$named->counting()->say($by)}";
         $pose = $act->pose === null || count($this->lesson->spec->conditions->poses) < 2
             ? ''
             : ", {$act->pose->label()}";

@@ -27,8 +27,9 @@ final readonly class Lesson
 
     /**
      * @param  array<mixed>  $wire  the run as it goes over the wire
-     * @param  non-empty-list<array{id: string, name: string, kind: string, resolution_mm: float, reach_mm:
-     *     float}>  $instruments  what lies on the shelf; the first is at hand
+     * @param  non-empty-list<array{
+     *     id: string, name: string, kind: string, resolution_mm: float, reach_mm: float,
+     * }>  $instruments  what lies on the shelf; the first is at hand
      */
     public function __construct(
         public LessonTale $tale,

@@ -590,6 +590,39 @@ final readonly class LessonBook
         return FreeMachine::named($key);
     }
 
+    /**
+     * @param  array<string, mixed>  $true
+     * @return non-empty-list<array{id: string, name: string, kind: string, resolution_mm: float, reach_mm: float}>
+     */
+    private static function shelf(array $true, bool $isGap): array
+    {
+        return match (true) {
+            $isGap => [self::FEELER, self::COINS],
+            ($true['fine'] ?? false) === true => [self::CALIPER, self::RULE],
+            default => [self::RULE, self::CALIPER],
+        };
+    }
+
+    /**
+     * @param  array<string, mixed>  $true
+     * @param  array<string, float>  $poses
+     */
+    private static function mechanics(array $true, array $poses, int $seed): Mechanics
+    {
+        return new Mechanics(
+            self::number($true, 'ratio', 1.0),
+            $poses,
+            self::HAND,
+            $seed % 2 === 0 ? 1 : -1,
+            self::number($true, 'creep', 0.0),
+            0.0,
+            self::number($true, 'lost', 0.0),
+            self::number($true, 'stiction', 0.0),
+            self::number($true, 'square', 0.0),
+            self::number($true, 'beds', 0.0),
+        );
+    }
+
     /** @param  array{string, string, string, string, string, array<string, mixed>}  $row */
     private static function lesson(array $row, int $seed): Lesson
     {
@@ -616,25 +649,17 @@ final readonly class LessonBook
             ['left' => self::number($true, 'left', 0.0), 'right' => self::number($true, 'right', 0.0)],
             array_flip(array_map(static fn (Pose $one): string => $one->value, $spec->conditions->poses)),
         );
-        $mechanics = new Mechanics(
-            self::number($true, 'ratio', 1.0),
-            $poses,
-            self::HAND,
-            $seed % 2 === 0 ? 1 : -1,
-            self::number($true, 'creep', 0.0),
-            0.0,
-            self::number($true, 'lost', 0.0),
-            self::number($true, 'stiction', 0.0),
-            self::number($true, 'square', 0.0),
-            self::number($true, 'beds', 0.0),
-        );
 
-        return new Lesson(new LessonTale($key, $title, $teaches, $story), $spec, $wire, $found, $mechanics,
-            match (true) {
-                $isGap => [self::FEELER, self::COINS],
-                ($true['fine'] ?? false) === true => [self::CALIPER, self::RULE],
-                default => [self::RULE, self::CALIPER],
-            }, ($true['told'] ?? true) === true, $seed);
+        return new Lesson(
+            new LessonTale($key, $title, $teaches, $story),
+            $spec,
+            $wire,
+            $found,
+            self::mechanics($true, $poses, $seed),
+            self::shelf($true, $isGap),
+            ($true['told'] ?? true) === true,
+            $seed,
+        );
     }
 
     /**

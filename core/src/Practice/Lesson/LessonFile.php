@@ -66,13 +66,6 @@ final readonly class LessonFile
         if ($node->at('format')->value !== self::FORMAT) {
             throw BadFile::at('$.format', 'this is not “'.self::FORMAT.'”, the only format of lessons read here.');
         }
-        $key = $node->at('key')->string(40);
-        if (preg_match(self::KEY, $key) !== 1) {
-            throw BadFile::at(
-                '$.key',
-                'a key is made of small letters, figures and underscores, and begins with a letter.',
-            );
-        }
         [$spec, $run] = [SpecCodec::decode($node->at('spec')), RunCodec::decode($node->at('run'))];
         $wire = is_array($node->at('run')->value) ? $node->at('run')->value : [];
         $true = $node
@@ -85,7 +78,7 @@ final readonly class LessonFile
                 ],
             );
         $tale = new LessonTale(
-            $key,
+            self::key($node->at('key')),
             $node->at('title')->string(80),
             $node->at('teaches')->string(200),
             $node->at('story')->string(300),
@@ -101,6 +94,20 @@ final readonly class LessonFile
             $node->at('told')->boolean(),
             $node->at('seed')->integer(0, 2 ** 31),
         );
+    }
+
+    /** @throws BadFile If it is none. */
+    private static function key(Node $node): string
+    {
+        $key = $node->string(40);
+        if (preg_match(self::KEY, $key) !== 1) {
+            throw BadFile::at(
+                $node->path,
+                'a key is made of small letters, figures and underscores, and begins with a letter.',
+            );
+        }
+
+        return $key;
     }
 
     private static function found(Node $true, Spec $spec, Run $run): AsFound

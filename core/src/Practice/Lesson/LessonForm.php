@@ -37,17 +37,7 @@ final readonly class LessonForm
             'offset' => $lesson->spec->other(OutcomeTable::class) === null
                 ? null
                 : ['amount' => $true->offset, 'unit' => $lesson->spec->other(OutcomeTable::class)->unit],
-            'adjusters' => array_map(
-                static fn (Adjuster $one): array => [
-                    'id' => $one->id(),
-                    'name' => $one->name(),
-                    'unit' => $one->counting()->unit->plural(),
-                    'at' => $true->at[$one->id()] ?? 0.0,
-                    'from' => $one->travel()->from->toFloat(),
-                    'to' => $one->travel()->to->toFloat(),
-                ],
-                array_values($lesson->run->adjusters()),
-            ),
+            'adjusters' => self::adjusters($lesson),
             'faults' => array_map(
                 static fn (Fault $one): array => [
                     'fault' => $one->value,
@@ -72,6 +62,38 @@ final readonly class LessonForm
         ];
     }
 
+    /** @return list<array<string, mixed>> */
+    private static function adjusters(Lesson $lesson): array
+    {
+        return array_map(
+            static fn (Adjuster $one): array => [
+                'id' => $one->id(),
+                'name' => $one->name(),
+                'unit' => $one->counting()->unit->plural(),
+                'at' => $lesson->found->at[$one->id()] ?? 0.0,
+                'from' => $one->travel()->from->toFloat(),
+                'to' => $one->travel()->to->toFloat(),
+            ],
+            array_values($lesson->run->adjusters()),
+        );
+    }
+
+    /** @return array<string, mixed> how it truly stands, as far as anything was said of it */
+    private static function amount(Node $form, Lesson $like): array
+    {
+        return array_filter([
+            'play_mm' => self::signed($form, 'play', $like->spec->aim !== null),
+            'second_play_mm' => self::signed($form, 'second_play', $like->spec->second !== null),
+            'at' => self::amounts($form->at('at')),
+            'speed_kmh' => self::speed($form, $like),
+            'poses_mm' => self::slack($form->at('poses')),
+            'lost_steps' => $like->mechanics->lost === 0.0 ? null : $like->mechanics->lost,
+            'stiction_mm' => $like->mechanics->stiction === 0.0 ? null : $like->mechanics->stiction,
+            'off_square_deg' => $like->mechanics->offSquare === 0.0 ? null : $like->mechanics->offSquare,
+            'beds_mm' => $like->mechanics->beds === 0.0 ? null : $like->mechanics->beds,
+        ], static fn (mixed $one): bool => $one !== null && $one !== []);
+    }
+
     /**
      * The lesson that was filled in, on the machine of another.
      *
@@ -84,17 +106,6 @@ final readonly class LessonForm
             ['title', 'teaches', 'story', 'told', 'at', 'faults', 'poses', 'ratio_factor', 'lock_creep'],
             ['play', 'second_play', 'offset', 'hot', 'speed_kmh'],
         );
-        $true = array_filter([
-            'play_mm' => self::signed($form, 'play', $like->spec->aim !== null),
-            'second_play_mm' => self::signed($form, 'second_play', $like->spec->second !== null),
-            'at' => self::amounts($form->at('at')),
-            'speed_kmh' => self::speed($form, $like),
-            'poses_mm' => self::slack($form->at('poses')),
-            'lost_steps' => $like->mechanics->lost === 0.0 ? null : $like->mechanics->lost,
-            'stiction_mm' => $like->mechanics->stiction === 0.0 ? null : $like->mechanics->stiction,
-            'off_square_deg' => $like->mechanics->offSquare === 0.0 ? null : $like->mechanics->offSquare,
-            'beds_mm' => $like->mechanics->beds === 0.0 ? null : $like->mechanics->beds,
-        ], static fn (mixed $one): bool => $one !== null && $one !== []);
         $lesson = LessonFile::read(json_encode([
             'key' => $key, 'seed' => $seed,
             ...array_map(
@@ -102,7 +113,7 @@ final readonly class LessonForm
                 ['title' => 'title', 'teaches' => 'teaches', 'story' => 'story'],
             ),
             'told' => $form->at('told')->boolean(),
-            'true' => $true + [
+            'true' => self::amount($form, $like) + [
                 'hot' => self::isHot($form, $like),
                 'offset' => $form->has('offset') ? $form->at('offset')->number(-100, 100) : 0.0,
                 'faults' => array_map(

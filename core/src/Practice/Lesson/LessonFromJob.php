@@ -120,7 +120,8 @@ final readonly class LessonFromJob
             $adjuster = $entry instanceof Moved ? $this->run->adjuster($entry->adjuster) : null;
             $mover = $entry instanceof Moved ? $table->movers[$entry->adjuster] ?? null : null;
             if ($entry instanceof Moved && $entry->steps !== null && $adjuster !== null && $mover?->perStep !== null) {
-                $moved += $entry->steps->count / $adjuster->counting()->each->count * $mover->perStep * ($mover->sign ?? 1);
+                $units = $entry->steps->count / $adjuster->counting()->each->count;
+                $moved += $units * $mover->perStep * ($mover->sign ?? 1);
             }
         }
 

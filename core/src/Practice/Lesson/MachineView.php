@@ -83,24 +83,7 @@ final class MachineView
         $family = Families::of($lesson->spec->family);
 
         return [
-            'points' => array_map(
-                static fn (ReadingPoint $one): array => ['key' => $one->value, 'label' => $one->label()],
-                $lesson->points(),
-            ),
-            'poses' => array_map(
-                static fn (Pose $one): array => ['key' => $one->value, 'label' => $one->label()],
-                $lesson->spec->conditions->poses,
-            ),
-            'instruments' => array_map(
-                static fn (array $one): array => [
-                    'id' => $one['id'],
-                    'name' => $one['name'],
-                    'kind' => $one['kind'],
-                    'resolution_mm' => $one['resolution_mm'],
-                    'sizes' => $one['kind'] === InstrumentKind::Coin->value ? self::coins() : [],
-                ],
-                $lesson->instruments,
-            ),
+            ...self::readWith($lesson),
             'adjusters' => array_map($view->adjuster(...), array_values($lesson->run->adjusters())),
             'proofs' => array_map($view->proof(...), $family->proofs($lesson->run)),
             'parts' => array_map($view->part(...), $family->lookOver()),
@@ -111,23 +94,10 @@ final class MachineView
             'cures' => $view->cures($family->cures()),
             'ends' => $view->ends(),
             'hooked' => $view->isHooked,
-            'held' => $view->held === null
-                ? null
-                : [
-                    'point' => $view->held['point']->value,
-                    'pose' => $view->held['pose']->value,
-                    'mm' => $view->held['mm'],
-                    'force' => PullForce::curve($view->held['mm']),
-                ],
+            'held' => $view->heldNow(),
             'light' => $attempt->control()->isLit(),
             'snapped' => $view->snapped,
-            'engine' => $attempt->hasEngineToFeel()
-                ? [
-                    'felt' => $view->felt,
-                    'wants_hot' => $attempt->control()->wantsHot(),
-                    'caution' => $attempt->control()->wantsHot() ? self::TO_WARM : null,
-                ]
-                : null,
+            'engine' => $attempt->hasEngineToFeel() ? $view->engine($attempt->control()->wantsHot()) : null,
             'measures' => array_map($view->measure(...), $attempt->measured()),
             'turned' => $view->turned(),
             'help' => $attempt->help->value,
@@ -151,6 +121,50 @@ final class MachineView
         usort($coins, static fn (array $a, array $b): int => $a['mm'] <=> $b['mm']);
 
         return $coins;
+    }
+
+    /** @return array<string, mixed> where it is read, in which poses, and with what */
+    private static function readWith(Lesson $lesson): array
+    {
+        return [
+            'points' => array_map(
+                static fn (ReadingPoint $one): array => ['key' => $one->value, 'label' => $one->label()],
+                $lesson->points(),
+            ),
+            'poses' => array_map(
+                static fn (Pose $one): array => ['key' => $one->value, 'label' => $one->label()],
+                $lesson->spec->conditions->poses,
+            ),
+            'instruments' => array_map(
+                static fn (array $one): array => [
+                    'id' => $one['id'],
+                    'name' => $one['name'],
+                    'kind' => $one['kind'],
+                    'resolution_mm' => $one['resolution_mm'],
+                    'sizes' => $one['kind'] === InstrumentKind::Coin->value ? self::coins() : [],
+                ],
+                $lesson->instruments,
+            ),
+        ];
+    }
+
+    /** @return array<string, mixed>|null */
+    private function heldNow(): ?array
+    {
+        return $this->held === null
+            ? null
+            : [
+                'point' => $this->held['point']->value,
+                'pose' => $this->held['pose']->value,
+                'mm' => $this->held['mm'],
+                'force' => PullForce::curve($this->held['mm']),
+            ];
+    }
+
+    /** @return array<string, mixed> */
+    private function engine(bool $wantsHot): array
+    {
+        return ['felt' => $this->felt, 'wants_hot' => $wantsHot, 'caution' => $wantsHot ? self::TO_WARM : null];
     }
 
     private function after(Act $act, Moment $moment): void
@@ -180,8 +194,14 @@ final class MachineView
             ActKind::Ask => $this->isAdvised = true,
             default => null,
         };
+        $this->changed($act, $moment);
+    }
+
+    /** What is turned, hooked or mended makes old what was held and tried before. */
+    private function changed(Act $act, Moment $moment): void
+    {
         if ($act->kind === ActKind::Hook) {
-            $this->isHooked = $seen->word === Seat::Home->value
+            $this->isHooked = $moment->seen->word === Seat::Home->value
                 && ($this->isHooked || $moment->before->ends()->seat($act->about) !== Seat::Home);
         }
         if (in_array($act->kind, [ActKind::Turn, ActKind::Hook, ActKind::Cure], true)) {
