@@ -291,11 +291,11 @@ final readonly class Complaints
             'by' => $one->user->name,
             'at' => $one->at->toIso8601String(),
             'says' => match (AnswerKind::from($one->kind)) {
-                AnswerKind::Symptom => $one->answer === Evidence::YES
-                    ? 'Yes'
-                    : 'No', AnswerKind::Check => $check?->answers()[$one->answer ?? '']
-                        ?? (string) $one->answer, AnswerKind::Skip => 'Cannot look now',
-                AnswerKind::Tried => 'Put right, and it is still there', AnswerKind::Back => 'Taken back',
+                AnswerKind::Symptom => $one->answer === Evidence::YES ? 'Yes' : 'No',
+                AnswerKind::Check => $check?->answers()[$one->answer ?? ''] ?? (string) $one->answer,
+                AnswerKind::Skip => 'Cannot look now',
+                AnswerKind::Tried => 'Put right, and it is still there',
+                AnswerKind::Back => 'Taken back',
             },
         ];
     }

@@ -51,12 +51,21 @@ final readonly class ImportedRecord
     private static function judged(?array $reading): ?array
     {
         return $reading === null ? null : [
-            'mm' => (float) $reading['mm'], 'expanded_mm' => (float) $reading['expanded_mm'],
-            'standard_mm' => (float) $reading['standard_mm'], 'freedom' => null, 'count' => 0, 'instrument' => null,
-            'overdue_since' => null, 'left_out' => [], 'doubt' => null, 'converted_from' => null,
-            'verdict' => $reading['verdict'], 'sentence' => self::WORDS, 'advice' => null,
-            'chance_inside' => $reading['chance_inside']
-                ?? null, 'beyond_mm' => 0.0,
+            'mm' => (float) $reading['mm'],
+            'expanded_mm' => (float) $reading['expanded_mm'],
+            'standard_mm' => (float) $reading['standard_mm'],
+            'freedom' => null,
+            'count' => 0,
+            'instrument' => null,
+            'overdue_since' => null,
+            'left_out' => [],
+            'doubt' => null,
+            'converted_from' => null,
+            'verdict' => $reading['verdict'],
+            'sentence' => self::WORDS,
+            'advice' => null,
+            'chance_inside' => $reading['chance_inside'] ?? null,
+            'beyond_mm' => 0.0,
         ];
     }
 }

@@ -30,8 +30,12 @@ final readonly class Siblings
         $others = self::priors($control, $point);
         unset($own[$point]);
 
-        return $others === [] ? $own : [$point => StandingCodec::encodePrior(RatioPrior::fromMachines($others,
-            Learning::drawn($control->spec(), $control->fitted())))] + $own;
+        if ($others === []) {
+            return $own;
+        }
+        $prior = RatioPrior::fromMachines($others, Learning::drawn($control->spec(), $control->fitted()));
+
+        return [$point => StandingCodec::encodePrior($prior)] + $own;
     }
 
     /** @return list<RatioPrior> of controls of the same model that learned it themselves */

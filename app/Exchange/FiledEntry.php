@@ -35,11 +35,13 @@ final readonly class FiledEntry
         return [
             'id' => $id, 'visit_id' => $visit, 'seq' => $seq, 'job_id' => $job, 'kind' => $kind->value, 'body' => $text,
             'line' => null,
-            'at' => $at, 'at_utc' => CarbonImmutable::parse($at)
-                ->utc()
-                ->format(self::INSTANT), 'received_at' => CarbonImmutable::now()->utc()->format(self::INSTANT),
-            'user_id' => $by->id, 'by' => (string) json_encode(self::author($name), JSON_UNESCAPED_UNICODE),
-            'after' => null, 'digest' => hash('sha256', $text),
+            'at' => $at,
+            'at_utc' => CarbonImmutable::parse($at)->utc()->format(self::INSTANT),
+            'received_at' => CarbonImmutable::now()->utc()->format(self::INSTANT),
+            'user_id' => $by->id,
+            'by' => (string) json_encode(self::author($name), JSON_UNESCAPED_UNICODE),
+            'after' => null,
+            'digest' => hash('sha256', $text),
         ];
     }
 

@@ -66,19 +66,23 @@ final readonly class HistoryExport extends TableExport
             : (float) ($one['standard_mm'] ?? KeptReading::standard((float) $one['expanded_mm']));
 
         return HistoryRow::from([
-            'job' => $row->id, 'machine' => $row->tag, 'control' => $row->key,
-            'day' => substr((string) $row->at, 0, 10), 'usage' => (int) $row->usage_reading,
+            'job' => $row->id,
+            'machine' => $row->tag,
+            'control' => $row->key,
+            'day' => substr((string) $row->at, 0, 10),
+            'usage' => (int) $row->usage_reading,
             'point' => $record['point'] ?? null,
             'engine' => $record['found']['engine'] ?? $record['left']['engine'] ?? null,
-            'found_mm' => $record['found']['mm']
-                ?? null, 'found_u_mm' => $u($record['found'] ?? null), 'left_mm' => $record['left']['mm']
-                ?? null, 'left_u_mm' => $u($record['left'] ?? null),
+            'found_mm' => $record['found']['mm'] ?? null,
+            'found_u_mm' => $u($record['found'] ?? null),
+            'left_mm' => $record['left']['mm'] ?? null,
+            'left_u_mm' => $u($record['left'] ?? null),
             'outcome' => $body['outcome'],
             'reason' => mb_substr((string) ($record['by_choice'] ?? $record['tag'] ?? ''), 0, 300),
             'parts' => implode(' ', $record['parts'] ?? []),
-            'given_before_mm' => $record['given_before_mm']
-                ?? null, 'next_check' => $body['next_check']
-                ?? null, 'signed_by' => json_decode((string) $row->by, true)['name'],
+            'given_before_mm' => $record['given_before_mm'] ?? null,
+            'next_check' => $body['next_check'] ?? null,
+            'signed_by' => json_decode((string) $row->by, true)['name'],
         ])->cells();
     }
 }

@@ -219,14 +219,18 @@ final class HistoryImport implements LineImport
         $spec = $control->spec();
 
         return [
-            'control' => $control->id, 'machine' => $control->machine_id, 'spec' => $control->spec_version_id,
+            'control' => $control->id,
+            'machine' => $control->machine_id,
+            'spec' => $control->spec_version_id,
             'frame' => (string) json_encode(
                 ['spec' => $control->specVersion->body, 'run' => $control->run],
                 JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
             ),
-            'say' => $spec
-                ->say(), 'source' => $spec->source
-                ->say(), 'point' => $spec->aim?->point->value, 'band' => $spec->aim?->band, 'rule' => $spec->rule,
+            'say' => $spec->say(),
+            'source' => $spec->source->say(),
+            'point' => $spec->aim?->point->value,
+            'band' => $spec->aim?->band,
+            'rule' => $spec->rule,
         ];
     }
 
@@ -238,8 +242,10 @@ final class HistoryImport implements LineImport
     {
         return [
             'record' => [
-                'engine' => ImportedRecord::HISTORY, 'point' => $line->point->value
-                    ?? $control['point'], 'spec' => $control['say'], 'source' => $control['source'],
+                'engine' => ImportedRecord::HISTORY,
+                'point' => $line->point->value ?? $control['point'],
+                'spec' => $control['say'],
+                'source' => $control['source'],
                 'found' => self::reading($line->found, $line->foundU, $line, $control),
                 'left' => self::reading($line->left, $line->leftU, $line, $control),
                 'given_before_mm' => $line->given,

@@ -297,11 +297,12 @@ final readonly class BookOfCables
         }
 
         return [$cable, [
-            'number' => $text('number', 60), 'price' => $text('price', 20), 'note' => $text('note', 200),
+            'number' => $text('number', 60),
+            'price' => $text('price', 20),
+            'note' => $text('note', 200),
             'measured_by' => $text('measured_by', 60),
-            'measured_on' => $node->has('measured_on')
-                ? $node->at('measured_on')->day()
-                : null, 'control_id' => $control,
+            'measured_on' => $node->has('measured_on') ? $node->at('measured_on')->day() : null,
+            'control_id' => $control,
         ]];
     }
 }

@@ -118,8 +118,11 @@ final readonly class Groups
             'tasks' => $group->tasks
                 ->sortBy([['set_at', 'asc'], ['id', 'asc']])
                 ->map(static fn (PracticeTask $task): array => [
-                    'id' => $task->id, 'lesson' => $task->lesson, 'title' => OwnLessons::title($task->lesson)
-                        ?? OwnLessons::GONE, 'help' => $task->help->value, 'help_label' => $task->help->label(),
+                    'id' => $task->id,
+                    'lesson' => $task->lesson,
+                    'title' => OwnLessons::title($task->lesson) ?? OwnLessons::GONE,
+                    'help' => $task->help->value,
+                    'help_label' => $task->help->label(),
                     'due_on' => $task->due_on,
                     'results' => array_map(
                         static fn (User $one): array => ['login' => $one->login, 'name' => $one->name]

@@ -219,9 +219,14 @@ final readonly class JobSheet
     private static function signed(array $signed): array
     {
         $row = static fn (string $mark, string $name, ?array $one): ?array => $one === null ? null : [
-            'mark' => $mark, 'name' => $name, 'mm' => Figure::length($one['mm'], 2)
-                ->bare(), 'expanded' => Figure::length($one['expanded_mm'], 2)
-                ->bare(), 'count' => 0, 'instrument' => '', 'overdue' => null, 'state' => '',
+            'mark' => $mark,
+            'name' => $name,
+            'mm' => Figure::length($one['mm'], 2)->bare(),
+            'expanded' => Figure::length($one['expanded_mm'], 2)->bare(),
+            'count' => 0,
+            'instrument' => '',
+            'overdue' => null,
+            'state' => '',
             'verdict' => $one['sentence'],
             'chance' => $one['chance_inside'] === null ? null : (int) floor($one['chance_inside'] * 100),
         ];

@@ -144,11 +144,14 @@ final class ShelfController
         $in = StandingCodec::unitKey($one->kind());
 
         return [
-            'name' => $body['name'], 'kind' => $body['kind'], "resolution_{$in}" => $body["resolution_{$in}"],
-            "reach_{$in}" => $body["reach_{$in}"], 'inch_marks' => $body['inch_marks'],
-            "expanded_{$in}" => $body['calibration']["expanded_{$in}"]
-                ?? null, 'factor' => $body['calibration']['factor']
-                ?? null, 'due' => $body['calibration']['due'] ?? null,
+            'name' => $body['name'],
+            'kind' => $body['kind'],
+            "resolution_{$in}" => $body["resolution_{$in}"],
+            "reach_{$in}" => $body["reach_{$in}"],
+            'inch_marks' => $body['inch_marks'],
+            "expanded_{$in}" => $body['calibration']["expanded_{$in}"] ?? null,
+            'factor' => $body['calibration']['factor'] ?? null,
+            'due' => $body['calibration']['due'] ?? null,
         ];
     }
 

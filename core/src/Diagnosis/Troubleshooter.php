@@ -325,16 +325,23 @@ final readonly class Troubleshooter
             }
         }
         $best ??= Cause::other([]);
-        $isCheap = $chances[$best->key] < 0.5;
+        if ($best->key === Cause::OTHER) {
+            return $this->unexplained($now);
+        }
+        $share = self::percent($chances[$best->key]);
+        $why = $chances[$best->key] < 0.5
+            ? 'To try it costs less than to look further: '.self::about($best->minutes).", and {$share} that it is that."
+            : "{$best->label} is likeliest, {$share}.";
 
-        return $best->key === Cause::OTHER
-            ? $this->unexplained($now)
-            : new NextStep(StepKind::Cure, $best->key, $best->cure,
-                $isCheap
-                    ? 'To try it costs less than to look further: '.self::about($best->minutes).', and '
-                        .self::percent($chances[$best->key]).' that it is that.'
-                    : "{$best->label} is likeliest, ".self::percent($chances[$best->key]).'.',
-                $best->minutes, $now, before: $this->beforeItRuns());
+        return new NextStep(
+            StepKind::Cure,
+            $best->key,
+            $best->cure,
+            $why,
+            $best->minutes,
+            $now,
+            before: $this->beforeItRuns(),
+        );
     }
 
     private function unexplained(float $now): NextStep

@@ -80,8 +80,14 @@ final readonly class Measuring
 
         return $limit === null
             ? Verdict::noted('Noted')
-            : Verdict::ofLimit($found->mean * $factor, $found->spread($factor),
-                $limit, $this->spec->rule, $measure->key, fn (): string => self::moreOf($found, $limit, $factor));
+            : Verdict::ofLimit(
+                $found->mean * $factor,
+                $found->spread($factor),
+                $limit,
+                $this->spec->rule,
+                $measure->key,
+                fn (): string => self::moreOf($found, $limit, $factor),
+            );
     }
 
     /**

@@ -466,7 +466,9 @@ final readonly class BesideItems
                 $given !== null || $isSpared || $this->facts->readings->isChanged(),
                 said: match (true) {
                     $given !== null => $proof->answers->words[$given->answer]
-                        ?? $given->answer, $isSpared => 'Not tried: it was not fit to be run', default => null,
+                        ?? $given->answer,
+                    $isSpared => 'Not tried: it was not fit to be run',
+                    default => null,
                 },
                 stamp: $given?->stamp,
             ),

@@ -603,10 +603,11 @@ final readonly class StageItems
                 $finer === null
                     && ($inside || $chosen !== null || $voidedByLock || $this->isLeft($judgement, Pose::Straight)),
                 said: match (true) {
-                    $finer !== null => $finer
-                        ->said(), $inside => $now->sentence, $this
-                        ->isLeft($judgement, Pose::Straight) => "Left as it reads: {$now->sentence}",
-                    $chosen !== null => "Left outside by choice: {$chosen->reason}", $voidedByLock => null,
+                    $finer !== null => $finer->said(),
+                    $inside => $now->sentence,
+                    $this->isLeft($judgement, Pose::Straight) => "Left as it reads: {$now->sentence}",
+                    $chosen !== null => "Left outside by choice: {$chosen->reason}",
+                    $voidedByLock => null,
                     default => $now->sentence,
                 },
                 stamp: $chosen?->stamp,
@@ -1114,9 +1115,11 @@ final readonly class StageItems
             new ItemState(
                 $closed !== null,
                 said: match ($closed?->outcome) {
-                    null => null, ClosingOutcome::Fit => 'Fit for use',
+                    null => null,
+                    ClosingOutcome::Fit => 'Fit for use',
                     ClosingOutcome::ByChoice => 'Left outside by choice',
-                    ClosingOutcome::Tagged => 'Tagged: do not run', ClosingOutcome::Checked => 'Checked: play inside',
+                    ClosingOutcome::Tagged => 'Tagged: do not run',
+                    ClosingOutcome::Checked => 'Checked: play inside',
                 },
                 stamp: $closed?->stamp,
             ),

@@ -241,9 +241,7 @@ final readonly class TraceReading
 
         return match (true) {
             ! $end->isBehindReturnSpring(), $felt => Reached::Yes,
-            $newN !== null
-                && $heaviest->toN >= self::OF_NEW * $newN, $newN === null
-                && $heaviest->toN >= self::HEAVY => Reached::Yes,
+            $heaviest->toN >= ($newN === null ? self::HEAVY : self::OF_NEW * $newN) => Reached::Yes,
             ! $isToStop => Reached::CannotTell,
             $newN !== null, $heaviest->toN < self::LIGHT => Reached::ReturnOnly,
             default => Reached::CannotTell,

@@ -254,9 +254,11 @@ final readonly class BesideCodec
     {
         $state = PullState::of($this->state->spec, $this->state->facts);
         $side = static fn (?LeverPull $pull): ?array => $pull === null ? null : [
-            'pull_n' => $pull->pull, 'release_n' => $pull->release, 'tension_n' => $pull
-                ->tension(), 'efficiency' => $pull
-                ->efficiency(), 'friction' => $pull->friction(),
+            'pull_n' => $pull->pull,
+            'release_n' => $pull->release,
+            'tension_n' => $pull->tension(),
+            'efficiency' => $pull->efficiency(),
+            'friction' => $pull->friction(),
         ];
 
         return $state === null
@@ -276,11 +278,13 @@ final readonly class BesideCodec
 
         return $state === null ? null : [
             'kinds' => array_map(static fn (MeasureKey $key): array => [
-                'key' => $key->value, 'label' => $key->label(), 'count' => $state->figures->counts[$key->value]
-                    ?? 0, 'how_to' => $key->howTo(),
-                'low' => $state->figures
-                    ->band($key)?->low, 'high' => $state->figures
-                    ->band($key)?->high, 'decimals' => $key->decimals(),
+                'key' => $key->value,
+                'label' => $key->label(),
+                'count' => $state->figures->counts[$key->value] ?? 0,
+                'how_to' => $key->howTo(),
+                'low' => $state->figures->band($key)?->low,
+                'high' => $state->figures->band($key)?->high,
+                'decimals' => $key->decimals(),
             ], [MeasureKey::FrictionPlate, MeasureKey::SteelPlate, MeasureKey::ClutchSpring]),
             'items' => array_map(static fn (array $item): array => [
                 'key' => $item['key']->value, 'of' => $item['of'], 'mean' => $item['found']->mean,

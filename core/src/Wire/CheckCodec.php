@@ -69,10 +69,8 @@ final readonly class CheckCodec
     private static function blockCheck(Node $body, float $step, string $in): BlockCheck
     {
         $blocks = array_map(static fn (Node $one): array => [
-            'size' => $one
-                ->object(["size_{$in}", "readings_{$in}"])
-                ->at("size_{$in}")
-                ->number(0, 5000), 'readings' => self::numbers($one->at("readings_{$in}")),
+            'size' => $one->object(["size_{$in}", "readings_{$in}"])->at("size_{$in}")->number(0, 5000),
+            'readings' => self::numbers($one->at("readings_{$in}")),
         ], $body->at('blocks')->items(40));
 
         return BlockCheck::of(

@@ -186,10 +186,14 @@ final class Tries
         }
 
         return [
-            'unhealthy' => $unhealthy, 'bare' => $bare, 'unparked' => $unparked, 'minutes' => array_sum($minutes),
+            'unhealthy' => $unhealthy,
+            'bare' => $bare,
+            'unparked' => $unparked,
+            'minutes' => array_sum($minutes),
             'touched' => $touched,
-            'chance' => $this->chances[(int) round($shift * 1e7)]
-                ?? 0.0, 'distance' => round($this->window->distance($shift), 6), 'turning' => round($turning, 6),
+            'chance' => $this->chances[(int) round($shift * 1e7)] ?? 0.0,
+            'distance' => round($this->window->distance($shift), 6),
+            'turning' => round($turning, 6),
         ];
     }
 

@@ -253,26 +253,23 @@ final class MachineView
     /** @return array<string, mixed> */
     private function adjuster(Adjuster $one): array
     {
+        $ways = $one->kind()->ways();
+
         return [
-            'id' => $one
-                ->id(), 'name' => $one
-                ->name(), 'kind' => $one
-                ->kind()
-                ->label(), 'threaded' => $one
-                ->kind()
-                ->isThreaded(), 'holes' => $one->kind() === AdjusterKind::HookHoles,
+            'id' => $one->id(),
+            'name' => $one->name(),
+            'kind' => $one->kind()->label(),
+            'threaded' => $one->kind()->isThreaded(),
+            'holes' => $one->kind() === AdjusterKind::HookHoles,
             'cover' => $one->access()->cover,
             'cover_off' => $one->access()->cover !== null && ! $this->attempt->control()->isCovered($one->id()),
-            'steps' => self::steps($one), 'out' => $one
-                ->kind()
-                ->ways()->outward, 'in' => $one
-                ->kind()
-                ->ways()->inward, 'at' => $this->attempt->control()->stands($one->id()),
-            'from' => $one
-                ->travel()->from
-                ->toFloat(), 'to' => $one
-                ->travel()->to
-                ->toFloat(), 'unit' => $one->counting()->unit->field(),
+            'steps' => self::steps($one),
+            'out' => $ways->outward,
+            'in' => $ways->inward,
+            'at' => $this->attempt->control()->stands($one->id()),
+            'from' => $one->travel()->from->toFloat(),
+            'to' => $one->travel()->to->toFloat(),
+            'unit' => $one->counting()->unit->field(),
         ];
     }
 
