@@ -201,6 +201,14 @@ final class ThrottleJobTest extends BrowserTestCase
             ->await('[data-item="check:idle_steady"][aria-current=true]')
             ->see('This runs the machine.');
         self::assertSame('check:snap_shut/right', $this->state()['asks']);
+
+        // A tap that is refused holds up nothing: whoever has read why taps the next.
+        $this->armed()->click('[data-ask] [data-answer=yes]')->await('[data-kept=refused]');
+        foreach (['check:snap_shut/right', 'check:wire_in_groove'] as $next) {
+            $this->await("[data-item=\"{$next}\"][aria-current=true]")->armed();
+            $this->click('[data-ask] [data-answer=yes]')->gone('[data-kept]')->settled();
+        }
+        self::assertSame('check:idle_steady', $this->state()['asks']);
     }
 
     /** The server refuses too, whatever the screen does. */

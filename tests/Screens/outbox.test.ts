@@ -298,3 +298,54 @@ test('what is dropped is gone in the same turn, and what waited behind it goes o
   expect(logged).toEqual(['17.5']);
   expect(outbox.entries.get()).toEqual([]);
 });
+
+test('a tap that was refused gives way to what its person does next, and a remark does not', async () => {
+  freshDevice(true);
+  const { Outbox } = await import('../../resources/js/lib/outbox');
+  const logged: unknown[] = [];
+  const outbox = new Outbox((async (place: string, wire: { line?: string; body?: { answer?: string } }) => {
+    if (wire.body?.answer === 'yes') throw new Problem(422, 'This runs the machine.');
+    logged.push(wire.line ?? wire.body?.answer);
+    return { id: place };
+  }) as never);
+  outbox.attend('ines', { answered: () => {}, signedOut: () => {}, another: () => {} });
+  await settle();
+  const tap = (answer: string, remark?: string) =>
+    outbox.put('job-1', 'head', {
+      kind: 'check',
+      body: { key: 'idle', answer, ...(remark === undefined ? {} : { remark }) },
+    });
+  tap('yes');
+  await settle();
+  expect(outbox.entries.get().map((one) => one.state)).toEqual(['refused']);
+  tap('no');
+  await settle();
+  expect(logged).toEqual(['no']);
+  expect(outbox.entries.get()).toEqual([]);
+
+  // Two taps before the first was answered: nobody has read the refusal, so that the second waits.
+  tap('yes');
+  tap('no');
+  await settle();
+  expect(outbox.entries.get().map((one) => one.state)).toEqual(['refused', 'waiting']);
+  tap('no');
+  await settle();
+  expect(outbox.entries.get().map((one) => one.state)).toEqual(['refused', 'waiting', 'waiting']);
+  for (const one of outbox.entries.get()) outbox.drop(one.id);
+  await settle();
+
+  const said = tap('yes', 'only when it is warm');
+  await settle();
+  tap('no');
+  await settle();
+  expect(outbox.entries.get().map((one) => one.state)).toEqual(['refused', 'waiting']);
+  expect(outbox.entries.get()[0]?.id).toBe(said?.id);
+
+  outbox.drop(said?.id ?? '');
+  await settle();
+  tap('yes');
+  await settle();
+  outbox.put('job-1', 'head', { line: '4.2 mm', shown: {} }, { id: crypto.randomUUID(), at: 'now' });
+  await settle();
+  expect(outbox.entries.get().map((one) => one.state)).toEqual(['refused', 'waiting']);
+});

@@ -27,7 +27,8 @@ type Listener = { answered: (after: Answered) => void; signedOut: () => void; an
 /**
  * Entries on their way to the server, in the order they were written in whatever tab. What the server does not acknowledge stays here, in
  * this browser and under the name of who wrote it, through reloads and lost networks. One that was refused holds what follows it in its job,
- * or in its complaint, until its person has looked.
+ * or in its complaint, until its person has looked: a tap that says what it says in no words of its own gives way to what is tapped or typed
+ * next.
  */
 export class Outbox {
   readonly entries = new KeptEntries();
@@ -69,11 +70,20 @@ export class Outbox {
       state: 'waiting',
       sentence: null,
     };
-    const instead = this.fixing?.job === job ? this.fixing.id : undefined;
+    const putRight = this.fixing?.job === job ? this.fixing.id : undefined;
+    // What a gauge sends was not sent by somebody who has read the refusal.
+    const instead = putRight ?? (as === undefined ? this.refusedTap(job) : undefined);
     this.fixing = null;
     // It is sent whether or not it could be written down: on its way it is safe sooner than anywhere here.
     void this.entries.add(entry, instead).then(() => this.run());
     return entry;
+  }
+
+  /** The tap in this job that was refused, and that nothing waits behind. */
+  private refusedTap(job: string): string | undefined {
+    const mine = this.entries.get().filter((one) => one.job === job && one.by === this.person);
+    const last = mine.at(-1);
+    return last?.state === 'refused' && isTap(last.draft) ? last.id : undefined;
   }
 
   drop(id: string): void {
@@ -198,6 +208,24 @@ export class Outbox {
     for (const watcher of this.watchers) watcher();
   }
 }
+
+/** Kinds of entries that are an answer tapped, and lose nothing but a tap. */
+const TAPPED = [
+  'confirmed',
+  'all_confirmed',
+  'inspected',
+  'condition',
+  'cover',
+  'upheld',
+  'enough',
+  'outcome',
+  'put_right',
+  'check',
+];
+
+/** Whether no word and no figure of somebody's own is in it. */
+const isTap = (draft: Draft): boolean =>
+  'kind' in draft && TAPPED.includes(draft.kind) && draft.body.remark === undefined;
 
 /** Whether something refused stands before it in its job. */
 export const isHeld = (before: readonly KeptEntry[], entry: KeptEntry): boolean =>
