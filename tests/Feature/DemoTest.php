@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Bench\JobHead;
+use App\Bench\JobLog;
+use App\Models\ControlJob;
 use App\Models\EntryRow;
 use App\Models\Machine;
 use App\Models\User;
@@ -13,9 +16,13 @@ use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 use Tests\TestCase;
+use VividPull\Core\Bench\Bench;
+use VividPull\Core\Tests\Support\Answers;
 
 final class DemoTest extends TestCase
 {
+    private const ANSWERS = __DIR__.'/demo-answers.json';
+
     private const TABLES = [
         'practice_tasks', 'practice_group_people', 'practice_groups', 'complaint_answers', 'complaints', 'intakes',
         'presences', 'meter_readings', 'audits', 'spec_sketches', 'traces', 'entries', 'control_jobs', 'visits',
@@ -26,6 +33,7 @@ final class DemoTest extends TestCase
     {
         $one = $this->loaded();
         self::assertSame($one, $this->loaded());
+        self::heldToTheEngine();
         self::assertGreaterThanOrEqual(12, Machine::query()->count());
         $this->actingAs(User::query()->where('login', 'ines')->firstOrFail());
         $this->travelTo('2026-06-15 14:00:00');
@@ -40,6 +48,23 @@ final class DemoTest extends TestCase
         $choice = $this->getJson('/api/machines/RT-02')->assertOk()->json('controls.0.history.0');
         self::assertSame('by_choice', $choice['outcome']);
         self::assertNotSame('', $choice['reason']);
+    }
+
+    /** What the engine says of every job of the demo, as it says of the examples (`bin/answers`). */
+    private static function heldToTheEngine(): void
+    {
+        $answers = [];
+        foreach (ControlJob::query()->with('control.machine')->orderBy('opened_at')->orderBy('id')->get() as $job) {
+            $of = "{$job->control->machine->tag} {$job->control->key} {$job->opened_at->format('Y-m-d H:i')}";
+            $answers[$of] = Answers::hash([JobLog::of(JobHead::find($job->id))->replay()]);
+        }
+        self::assertGreaterThan(40, count($answers));
+        if (getenv('DEMO_ANSWERS') === 'write') {
+            $written = ['engine' => Bench::ENGINE, 'answers' => $answers];
+            file_put_contents(self::ANSWERS, json_encode($written, JSON_PRETTY_PRINT | JSON_THROW_ON_ERROR)."\n");
+        }
+        $said = 'Where that is meant, raise Bench::ENGINE and run this with DEMO_ANSWERS=write.';
+        self::assertSame(['engine' => Bench::ENGINE, 'answers' => $answers], Answers::written(self::ANSWERS), $said);
     }
 
     public function test_a_real_workshop_begins_with_one_lead_whose_password_is_shown_once(): void

@@ -28,10 +28,13 @@ final readonly class Answers
     /** Of a walk, what was said is looked at after every so many entries, and at its end. */
     private const EVERY = 12;
 
+    /** Of a log made up by chance, so many entries: what is said of it stands for what was said on the way. */
+    private const RANDOM_STEPS = 12;
+
     /** @return array{engine: string, answers: array<string, string>} as they were written down */
-    public static function written(): array
+    public static function written(string $path = self::FILE): array
     {
-        $file = json_decode((string) file_get_contents(self::FILE), true, 8, JSON_THROW_ON_ERROR);
+        $file = json_decode((string) file_get_contents($path), true, 8, JSON_THROW_ON_ERROR);
         $written = is_array($file) && is_array($file['answers'] ?? null) ? $file['answers'] : [];
         $answers = [];
         foreach ($written as $name => $answer) {
@@ -65,6 +68,22 @@ final readonly class Answers
         return ['engine' => Bench::ENGINE, 'answers' => $answers];
     }
 
+    /**
+     * What is said of logs by chance, on controls that no book has: before something is moved in the core, and after.
+     *
+     * @return iterable<string, string>
+     */
+    public static function random(int $many): iterable
+    {
+        $families = FamilyKey::cases();
+        for ($n = 0; $n < $many; $n++) {
+            $key = $families[$n % count($families)];
+            $job = MadeUp::job($key, 20_000 + intdiv($n, count($families)));
+            Walk::through($job, $n, self::RANDOM_STEPS, "{$key->value}, log {$n}");
+            yield "{$key->value}, log {$n}" => self::hash([$job->state]);
+        }
+    }
+
     private static function walked(TestJob $job, int $seed): string
     {
         $said = [];
@@ -77,7 +96,7 @@ final readonly class Answers
     }
 
     /** @param  list<BenchState>  $states */
-    private static function hash(array $states): string
+    public static function hash(array $states): string
     {
         $said = array_map(
             static fn (BenchState $state): mixed => self::plain(['engine' => null] + StateCodec::encode($state)),
