@@ -22,6 +22,15 @@ final readonly class StepRange
         return new self($from, $to);
     }
 
+    /** The same, with where it stands: what stands outside may stay there, or come back. */
+    public function reaching(Steps $at): self
+    {
+        return new self(
+            Steps::fromCount(min($this->from->count, $at->count)),
+            Steps::fromCount(max($this->to->count, $at->count)),
+        );
+    }
+
     /** Whether one position lies nearer to the range than the other. */
     public function isNearer(Steps $one, ?Steps $other): bool
     {

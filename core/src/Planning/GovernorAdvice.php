@@ -28,6 +28,9 @@ use VividPull\Core\Spec\SpeedCeiling;
  */
 final readonly class GovernorAdvice
 {
+    private const NO_SLOWER = 'The nut has no thread left that way: do not run it. Look at the governor itself, and whether '
+        .'its tyres and drive are the book\'s.';
+
     private const MEASURE_IT = 'Measure the speed once both cables are right. A slack cable is often why it is slow.';
 
     /** Speed a turn gives, in km/h, on the side of caution, where nothing was learned (ours). */
@@ -58,13 +61,14 @@ final readonly class GovernorAdvice
 
         return match (true) {
             $speed->verdict->kind->isOutside() => self::slower(
+                $facts,
                 $nut,
                 $perTurn,
                 $judged - $ceiling->atMostKmh,
                 'it runs past its limit',
             ),
             $speed->verdict->is(VerdictKind::CantTell) => $speed->isWhole()
-                ? self::slower($nut, $perTurn, $atMost - $ceiling->atMostKmh, 'it runs too near its limit to tell')
+                ? self::slower($facts, $nut, $perTurn, $atMost - $ceiling->atMostKmh, 'it runs too near its limit to tell')
                 : new self('It runs near its limit. Measure the speed again before the nut is touched.', null, null),
             ! $proven => new self('The governor waits: prove both cables first.', null, null),
             $open !== [] => new self(
@@ -113,11 +117,16 @@ final readonly class GovernorAdvice
     }
 
     /** @param  float  $beyond  km/h that have to go */
-    private static function slower(Adjuster $nut, float $perTurn, float $beyond, string $why): self
+    private static function slower(Facts $facts, Adjuster $nut, float $perTurn, float $beyond, string $why): self
     {
         $turns = min(self::MOST_AT_ONCE, ceil(6 * $beyond / $perTurn) / 6);
+        $flats = max(1, (int) round($turns * 6));
+        $at = $facts->adjusters->positions[$nut->id()] ?? null;
+        $left = $at === null ? $flats : intdiv($nut->safe()->to->minus($at)->count, Steps::PER_FLAT);
 
-        return self::said($nut, Steps::fromFlats(max(1, (int) round($turns * 6))), $why);
+        return $left < 1
+            ? new self(ucfirst("{$why}. ").self::NO_SLOWER, null, null)
+            : self::said($nut, Steps::fromFlats(min($flats, $left)), $why);
     }
 
     /** @param  float  $atMost  upper end of the judged speed, in km/h */
@@ -140,7 +149,7 @@ final readonly class GovernorAdvice
             return new self('A flat more could pass the limit. The nut stays.', null, null);
         }
         $steps = Steps::fromFlats(-$flats);
-        if ($at === null || ! $nut->travel()->contains($at->plus($steps))) {
+        if ($at === null || ! $nut->safe()->contains($at->plus($steps))) {
             return new self(
                 $at === null
                     ? 'Measure the thread behind the nut first.'

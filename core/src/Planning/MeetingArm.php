@@ -101,7 +101,9 @@ final readonly class MeetingArm
         }
         $small = $adjuster->smallestStep()->count;
         [$least, $most] = $this->room($id, $adjuster);
-        [$from, $to] = [max($low + $small, $least), min($high - $small, $most)];
+        // What is left of a thread is seldom whole flats: the last of them is not turned.
+        $from = max($low + $small, ceil($least / $small) * $small);
+        $to = min($high - $small, floor($most / $small) * $small);
         if ($from > $to) {
             return null;
         }
@@ -117,22 +119,20 @@ final readonly class MeetingArm
     }
 
     /**
-     * @return array{float, float} how far it can go, in counts towards the table's plus from where it was found; never
-     *     further than from one end to the other
+     * @return array{float, float} how far it can go with the thread engaged that must be, in counts towards the table's
+     *     plus from where it was found; never further than from one end to the other
      */
     private function room(string $id, Adjuster $adjuster): array
     {
         $home = $this->facts->adjusters->home[$id] ?? null;
         if ($home === null) {
-            $whole = (float) $adjuster->travel()->length()->count;
+            $whole = (float) $adjuster->safe()->length()->count;
 
             return [-$whole, $whole];
         }
         $sign = $this->movers[$id]->sign ?? 1;
-        $ends = [
-            $sign * $adjuster->travel()->from->minus($home)->count,
-            $sign * $adjuster->travel()->to->minus($home)->count,
-        ];
+        $reach = $adjuster->safe()->reaching($home);
+        $ends = [$sign * $reach->from->minus($home)->count, $sign * $reach->to->minus($home)->count];
 
         return [(float) min($ends), (float) max($ends)];
     }

@@ -328,7 +328,7 @@ final readonly class PlanMaker
     /** The end of an adjuster that gives the cable all its slack, and one turn or step from there. */
     private static function nearHome(Adjuster $bolt): StepRange
     {
-        $travel = $bolt->travel();
+        $travel = $bolt->safe();
         $one = Steps::fromCount(min(Steps::PER_TURN, $travel->to->count - $travel->from->count));
         $end = $bolt->sense()->slackEnd($travel);
 

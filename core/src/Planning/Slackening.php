@@ -17,9 +17,12 @@ final readonly class Slackening
         $way = $adjuster->slackGiven(Steps::of(1)) > 0 ? 1 : -1;
         $each = abs($adjuster->slackGiven(Steps::fromCount($step)));
         $wanted = max(1, (int) round($slack / $each)) * $step;
-        $room = $at === null
-            ? Steps::PER_TURN
-            : ($way > 0 ? $adjuster->travel()->to->count - $at->count : $at->count - $adjuster->travel()->from->count);
+        $reach = $at === null ? null : $adjuster->safe()->reaching($at);
+        $room = match (true) {
+            $at === null || $reach === null => Steps::PER_TURN,
+            $way > 0 => $reach->to->count - $at->count,
+            default => $at->count - $reach->from->count,
+        };
         $count = min($wanted, intdiv($room, $step) * $step);
 
         return $count <= 0

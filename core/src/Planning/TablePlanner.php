@@ -231,8 +231,8 @@ final readonly class TablePlanner
     }
 
     /**
-     * @return array{float, float} how far the arm can still be moved either way, in the table's unit; where nobody
-     *     knows where it stands, as far as from one end to the other
+     * @return array{float, float} how far the arm can still be moved either way, with the thread engaged that must be,
+     *     in the table's unit; where nobody knows where it stands, as far as from one end to the other
      */
     private function room(Mover $mover, Adjuster $adjuster): array
     {
@@ -244,8 +244,13 @@ final readonly class TablePlanner
         $each = $adjuster->counting()->each->count;
         $arm = static fn (Steps $room): float => $mover->sign * $mover->perStep
             * (intdiv($room->count, $small) * $small) / $each;
-        $ends = $at === null ? [-$arm($adjuster->travel()->length()), $arm($adjuster->travel()->length())]
-            : [$arm($adjuster->travel()->from->minus($at)), $arm($adjuster->travel()->to->minus($at))];
+        if ($at === null) {
+            $whole = $arm($adjuster->safe()->length());
+
+            return [-abs($whole), abs($whole)];
+        }
+        $reach = $adjuster->safe()->reaching($at);
+        $ends = [$arm($reach->from->minus($at)), $arm($reach->to->minus($at))];
 
         return [min($ends), max($ends)];
     }
@@ -424,7 +429,7 @@ final readonly class TablePlanner
     {
         $at = $this->facts->adjusters->positions[$adjuster->id()] ?? null;
 
-        return $steps === null || $at === null || $adjuster->travel()->contains($at->plus($steps));
+        return $steps === null || $at === null || $adjuster->safe()->reaching($at)->contains($at->plus($steps));
     }
 
     /** @return list<float> */

@@ -17,6 +17,7 @@ use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Planning\PlanKind;
 use VividPull\Core\Procedure\GateKey;
 use VividPull\Core\Procedure\JobStage;
+use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Tests\Support\TestJob;
 use VividPull\Core\Wire\StateCodec;
 
@@ -405,6 +406,18 @@ final class BesidePlayTest extends TestCase
         self::assertGreaterThan(0, $job->state->governor()->steps->count ?? 0);
     }
 
+    public function test_a_governor_past_its_limit_whose_nut_is_used_up_is_not_run(): void
+    {
+        $fast = static fn (float $thread): TestJob => self::pedal($thread)
+            ->line('10')->line('10')->line('10')->line('1.5')->line('1.5')->line('1.5')->line('yes')->line('yes')
+            ->line('457')->refit()->line('smooth')->line('30')->line('30')->line('30');
+        $left = $fast(29.7)->state->governor() ?? self::fail('nothing said');
+        self::assertSame(Steps::PER_FLAT, $left->steps?->count, 'a third of a turn is left, and of that a whole flat');
+        $none = $fast(30.0)->state->governor() ?? self::fail('nothing said');
+        self::assertNull($none->steps);
+        self::assertSame('It runs past its limit. The nut has no thread left that way: do not run it. Look at the governor itself, and whether its tyres and drive are the book\'s.', $none->sentence);
+    }
+
     public function test_a_governor_on_its_limit_is_turned_out_and_not_measured_without_end(): void
     {
         $job = self::pedal()
@@ -511,7 +524,8 @@ final class BesidePlayTest extends TestCase
         return $job;
     }
 
-    private static function pedal(): TestJob
+    /** @param  float  $thread  behind the governor's nut, of 30 mm */
+    private static function pedal(float $thread = 20.0): TestJob
     {
         $nuts = static fn (string $id): array => [
             'id' => $id,
@@ -559,7 +573,7 @@ final class BesidePlayTest extends TestCase
                 ],
                 'working_end' => 'carburettor',
             ],
-            ['primary' => 4.0, 'governor' => 20.0, 'secondary' => 4.0],
+            ['primary' => 4.0, 'governor' => $thread, 'secondary' => 4.0],
         )->ready();
     }
 

@@ -18,7 +18,9 @@ use VividPull\Core\Spec\Mover;
 use VividPull\Core\Spec\OutcomeSetting;
 use VividPull\Core\Spec\OutcomeTable;
 use VividPull\Core\Tests\Support\Chance;
+use VividPull\Core\Tests\Support\MadeUp;
 use VividPull\Core\Tests\Support\TestJob;
+use VividPull\Core\Tests\Support\Walk;
 
 final class TablePlannerTest extends TestCase
 {
@@ -476,6 +478,20 @@ final class TablePlannerTest extends TestCase
             $job->state->run,
             $job->state->facts,
         );
+    }
+
+    /** Cables that no book has: what is advised can be turned, and leaves the thread that must be engaged. */
+    public function test_no_advice_goes_beyond_a_thread_or_leaves_too_little_of_it(): void
+    {
+        $moves = 0;
+        foreach ([FamilyKey::ModeCables, FamilyKey::SpeedSelector] as $key) {
+            for ($seed = 0; $seed < 60; $seed++) {
+                $job = MadeUp::job($key, 20_000 + $seed);
+                Walk::through($job, $seed, 30, "{$key->value}, seed {$seed}");
+                $moves += count($job->state->facts->readings->moves);
+            }
+        }
+        self::assertGreaterThan(30, $moves, 'each was looked at on the way');
     }
 
     /** @return non-empty-list<OutcomeSetting> */

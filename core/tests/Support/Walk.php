@@ -16,6 +16,7 @@ use VividPull\Core\Procedure\Cure;
 use VividPull\Core\Procedure\JobStage;
 use VividPull\Core\Progress\ItemKind;
 use VividPull\Core\Progress\StageItem;
+use VividPull\Core\Quantity\Steps;
 
 /**
  * One walk through a job: whatever is asked is answered by chance, mostly well; at each step a way on must be offered.
@@ -114,6 +115,7 @@ final class Walk
                 $this->job->state->run,
                 $this->job->state->facts,
             );
+            $this->leavesThread($advice->adjuster, $advice->steps, $where);
             $this->moved($advice->adjuster, $advice->steps?->toFloat());
 
             return;
@@ -121,12 +123,24 @@ final class Walk
         Assert::assertNotSame('', $next->sentence, $where);
         self::blamesNothingThatReaches($next, $where);
         $advised = $next->options[$next->recommended ?? ''] ?? null;
+        $this->leavesThread($advised?->adjuster, $advised?->steps, $where);
         match (true) {
             $advised?->steps !== null => $this->moved($advised->adjuster, $advised->steps->toFloat()),
             $next->kind === PlanKind::Read, $next->kind === PlanKind::Decide => $this->read($item),
             // A part is blamed, or nothing reaches: something is mended.
             default => $this->moved(null, null),
         };
+    }
+
+    /** What is advised can be turned, and leaves the thread engaged that must be; what stands further out may stay. */
+    private function leavesThread(?string $id, ?Steps $steps, string $where): void
+    {
+        $adjuster = $this->job->state->run->adjuster($id ?? '');
+        $at = $this->job->state->facts->adjusters->positions[$id ?? ''] ?? null;
+        if ($adjuster !== null && $at !== null && $steps !== null) {
+            $reach = $adjuster->safe()->reaching($at);
+            Assert::assertTrue($reach->contains($at->plus($steps)), "{$where}: {$id} by {$steps->toFloat()}");
+        }
     }
 
     /** No part is suspected while an adjuster on the list still reaches. */
