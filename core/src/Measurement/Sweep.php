@@ -77,12 +77,13 @@ final readonly class Sweep
 
     /**
      * The same where it leaves less than is needed to set in. It need not be sure: a look at a route costs little.
+     * Where the poses take less than a third of the band, it is the hand or the step that is too coarse for it.
      *
      * @param  float  $needed  mm: what is called inside at neither edge, and one step between
      */
     public function leavesTooLittleOf(SpecBand $band, float $needed): ?float
     {
-        return $this->apartBy(max(0.0, $band->width() - $needed));
+        return $this->apartBy(max($band->width() / self::LEFT, $band->width() - $needed));
     }
 
     private function apartBy(float $more): ?float

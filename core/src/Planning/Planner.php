@@ -83,8 +83,7 @@ final readonly class Planner
                 PlanKind::Prove,
                 self::PROVE,
             ),
-            $run->playAdjusters() === [] => PlanOutcome::say(PlanKind::OutOfThread,
-                self::nothingToTurn($run)),
+            $run->playAdjusters() === [] => self::nothingTurns($spec, $run, $facts, $judgement),
             ! $beliefs->play->isPlaced() => self::slacken($spec, $run, $facts, $beliefs, $band),
             default => self::moves($spec, $run, $facts, $beliefs, $judgement, $band),
         };
@@ -118,9 +117,7 @@ final readonly class Planner
         SpecBand $band,
     ): PlanOutcome {
         $window = self::window($spec, $facts, $beliefs, $judgement, $band);
-        $isSettled = ($judgement->now->is(VerdictKind::Inside) || self::isLeftAsRead($spec, $facts))
-            && ! $judgement->isOutsideInAPose()
-            || $facts->chosen->byChoice !== null;
+        $isSettled = self::isSettled($spec, $facts, $judgement);
         $before = $isSettled
             ? self::settled($spec, $run, $facts, $beliefs, $judgement, $window, $band)
             : self::looksAtTheRoute($spec, $run, $beliefs, $judgement, $window);
@@ -146,6 +143,30 @@ final readonly class Planner
         return $plan === null
             ? self::withoutPlan($spec, $run, $facts, $beliefs, $judgement, $window, $maker, $options)
             : self::planOrDoubt($spec, $run, $facts, $beliefs, $judgement, $window, $plan, $options);
+    }
+
+    /** Whether play is as it should be in every pose that was read, or is left as it is. */
+    private static function isSettled(Spec $spec, Facts $facts, Judgement $judgement): bool
+    {
+        return ($judgement->now->is(VerdictKind::Inside) || self::isLeftAsRead($spec, $facts))
+            && ! $judgement->isOutsideInAPose()
+            || $facts->chosen->byChoice !== null;
+    }
+
+    /** Nothing to turn: no part is blamed for what is inside, nor for one reading, nor where nobody can tell. */
+    private static function nothingTurns(Spec $spec, Run $run, Facts $facts, Judgement $judgement): PlanOutcome
+    {
+        $isOpen = $judgement->now->is(VerdictKind::CantTell) && ! $judgement->isOutsideInAPose();
+
+        return match (true) {
+            self::isSettled($spec, $facts, $judgement) => PlanOutcome::say(PlanKind::Prove, self::PROVE),
+            $isOpen => PlanOutcome::say(PlanKind::Decide, $judgement->now->advice ?? "{$judgement->now->sentence}."),
+            ($judgement->nowGroup->found->count ?? 0) < 2 => PlanOutcome::readAgain(
+                Pose::Straight,
+                'Read it once more before a part is blamed: nothing turns on this cable.',
+            ),
+            default => PlanOutcome::say(PlanKind::OutOfThread, self::nothingToTurn($run)),
+        };
     }
 
     /** @return array<string, AdjusterAdvice> what each adjuster could do by itself, the first of the plan as planned */

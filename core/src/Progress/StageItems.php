@@ -36,6 +36,7 @@ use VividPull\Core\Procedure\GuideStep;
 use VividPull\Core\Procedure\Inspection;
 use VividPull\Core\Procedure\JobStage;
 use VividPull\Core\Procedure\LockStep;
+use VividPull\Core\Procedure\Measure;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Running;
 use VividPull\Core\Procedure\Step;
@@ -139,7 +140,7 @@ final readonly class StageItems
      */
     private function asFound(BesideItems $beside, array $heat): array
     {
-        $found = $beside->asFound();
+        $found = $this->underCovers($beside->asFound());
         $gated = $this->gatedFaults();
         if ($this->spec->aim !== null) {
             return [
@@ -175,7 +176,9 @@ final readonly class StageItems
      */
     private function setting(BesideItems $beside): array
     {
-        return $this->spec->aim === null ? [...$beside->whichWay(), ...$this->locks(), ...$beside->tried()]
+        $tried = $this->underCovers($beside->tried());
+
+        return $this->spec->aim === null ? [...$beside->whichWay(), ...$this->locks(), ...$tried]
             : [
                 ...$this->inBands(),
                 ...$this->broughtHome(),
@@ -184,8 +187,47 @@ final readonly class StageItems
                 ...$this->readAgain($this->judgement),
                 ...$this->ofSecond($this->readAgain(...)),
                 ...$beside->whichWay(),
-                ...$beside->tried(),
+                ...$tried,
             ];
+    }
+
+    /**
+     * What runs the machine before it is proved, as it was found or between two moves, waits for the covers that are
+     * off: they are put back first.
+     *
+     * @param  list<StageItem>  $items
+     * @return list<StageItem>
+     */
+    private function underCovers(array $items): array
+    {
+        $runs = array_filter($items, fn (StageItem $one): bool => ! $one->done && $this->runsCovered($one));
+
+        return $runs === [] ? $items : [...$this->coversBack(), ...$items];
+    }
+
+    /** Whether it is tried with the machine running and all of it on. */
+    private function runsCovered(StageItem $item): bool
+    {
+        $of = (string) ItemKey::of($item->key)->of;
+        $running = match ($item->topic()) {
+            ItemTopic::Outcome => Families::of($this->spec->family)->runsItsTable() ? Running::Refitted : null,
+            ItemTopic::Found => array_column($this->facts->proofs($this->spec, $this->run), 'running', 'key')[$of] ?? null,
+            ItemTopic::Measure => $this->measureOf($item)?->running,
+            default => null,
+        };
+
+        return $running === Running::Refitted;
+    }
+
+    private function measureOf(StageItem $item): ?Measure
+    {
+        foreach ($this->judgement->measures as $one) {
+            if ($one->measure->key === $item->measure) {
+                return $one->measure;
+            }
+        }
+
+        return null;
     }
 
     /**

@@ -362,6 +362,18 @@ final class KindsTest extends TestCase
         self::assertStringContainsString('no adjuster', $next->sentence);
     }
 
+    public function test_nothing_is_blamed_where_nothing_turns_and_nothing_is_wrong(): void
+    {
+        $said = static fn (float ...$mm): string => self::job(['kind' => 'none'], null)
+            ->read(...$mm)->state->next()->kind->value;
+        self::assertSame('prove', $said(15), 'inside by its first reading');
+        self::assertSame('prove', $said(15, 15, 15));
+        self::assertSame('decide', $said(19.9, 19.9), 'at the edge nobody can tell');
+        self::assertSame('read', $said(25), 'one reading may be misread');
+        $left = self::job(['kind' => 'none'], null)->read(25, 25, 25)->entry('by_choice', ['reason' => 'the owner wants it so']);
+        self::assertSame('prove', $left->state->next()->kind->value, 'left by choice');
+    }
+
     public function test_a_governor_nut_has_a_ceiling_and_is_no_part_of_a_plan(): void
     {
         $job = self::job(['kind' => 'governor_nut', 'thread' => '1/4-20', 'travel_mm' => 25.4], 12.0);

@@ -24,11 +24,13 @@ use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Running;
 use VividPull\Core\Procedure\Step;
 use VividPull\Core\Progress\Answer;
+use VividPull\Core\Progress\ItemTopic;
 use VividPull\Core\Progress\StageItem;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Tests\Support\Auditor;
 use VividPull\Core\Tests\Support\FamilyJob;
 use VividPull\Core\Tests\Support\TestJob;
+use VividPull\Core\Tests\Support\WellDone;
 use VividPull\Core\Wire\ClosingRecord;
 use VividPull\Core\Wire\StateCodec;
 
@@ -634,6 +636,25 @@ final class RefitTest extends TestCase
             }
         }
         self::fail("no gate {$key->value}");
+    }
+
+    /** Settings that are tried with the machine running: the cover that was opened for a move is on again before. */
+    public function test_a_cover_is_back_before_a_setting_is_tried(): void
+    {
+        $job = FamilyJob::of(FamilyKey::SlidingDrive);
+        WellDone::upToTheSignature($job, '10', static fn (StageItem $one): bool => $one->topic() !== ItemTopic::Outcome);
+        $asks = static fn (): ?string => $job->state->progress->asks()?->key;
+        self::assertSame('found:outcome:drive', $asks());
+        $job->entry('cover', ['adjuster' => 'barrel', 'off' => true]);
+        self::assertSame('cover:barrel', $asks(), 'opened too soon');
+        $job->entry('cover', ['adjuster' => 'barrel', 'off' => false]);
+        $job->entry('outcome', ['setting' => 'drive', 'saw' => 'slow']);
+        $job->entry('cover', ['adjuster' => 'barrel', 'off' => true])->entry('move', ['adjuster' => 'barrel', 'turns' => 1]);
+        $job->entry('confirmed', ['key' => 'locked', 'adjuster' => 'barrel']);
+        $job->line('4 mm', 'thread:barrel');
+        self::assertSame('cover:barrel', $asks());
+        $job->line('ok', 'cover:barrel');
+        self::assertSame('try:drive', $asks());
     }
 
     private static function pedal(): TestJob

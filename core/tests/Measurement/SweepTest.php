@@ -137,4 +137,14 @@ final class SweepTest extends TestCase
             self::assertLessThanOrEqual(20, $false, "seed 405, band {$width}, n {$n}");
         }
     }
+
+    public function test_a_route_is_not_blamed_for_a_band_that_is_too_narrow_for_the_step(): void
+    {
+        $sweep = static fn (float $apart): Sweep => Sweep::of([], [['apart' => $apart, 'u' => 0.05, 'freedom' => 10.0]]);
+        $band = SpecBand::between(2.0, 3.7);
+        self::assertNull($sweep(0.1)->leavesTooLittleOf($band, 1.65), 'a step takes all of it, and the bars next to nothing');
+        self::assertNull($sweep(0.5)->leavesTooLittleOf($band, 2.0));
+        self::assertSame(0.6, $sweep(0.6)->leavesTooLittleOf($band, 2.0), 'a third of it and more');
+        self::assertNull($sweep(0.6)->leavesTooLittleOf($band, 1.0), 'what is left is room enough');
+    }
 }
