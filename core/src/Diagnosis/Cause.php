@@ -65,16 +65,7 @@ final readonly class Cause
 
     public function imitates(): self
     {
-        return new self(
-            $this->key,
-            $this->label,
-            $this->commonness,
-            $this->cure,
-            $this->minutes,
-            $this->links,
-            $this->wants,
-            true,
-        );
+        return $this->with($this->links, true);
     }
 
     public function brings(Symptom $symptom, Grade $grade, string $reason): self
@@ -104,16 +95,7 @@ final readonly class Cause
     /** @param  array<string, true>  $known  what its family asks for */
     public function only(array $known): self
     {
-        return new self(
-            $this->key,
-            $this->label,
-            $this->commonness,
-            $this->cure,
-            $this->minutes,
-            array_intersect_key($this->links, $known),
-            $this->wants,
-            $this->isImitator,
-        );
+        return $this->with(array_intersect_key($this->links, $known), $this->isImitator);
     }
 
     /** @param  callable(Grade): Grade  $grade */
@@ -121,6 +103,17 @@ final readonly class Cause
     {
         $links = array_map(static fn (Link $link): Link => new Link($grade($link->grade), $link->reason), $this->links);
 
+        return $this->with($links, $this->isImitator);
+    }
+
+    private function linked(string $finding, Link $link): self
+    {
+        return $this->with([$finding => $link] + $this->links, $this->isImitator);
+    }
+
+    /** @param  array<string, Link>  $links */
+    private function with(array $links, bool $isImitator): self
+    {
         return new self(
             $this->key,
             $this->label,
@@ -129,21 +122,7 @@ final readonly class Cause
             $this->minutes,
             $links,
             $this->wants,
-            $this->isImitator,
-        );
-    }
-
-    private function linked(string $finding, Link $link): self
-    {
-        return new self(
-            $this->key,
-            $this->label,
-            $this->commonness,
-            $this->cure,
-            $this->minutes,
-            [$finding => $link] + $this->links,
-            $this->wants,
-            $this->isImitator,
+            $isImitator,
         );
     }
 }

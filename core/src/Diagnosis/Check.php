@@ -123,59 +123,39 @@ final readonly class Check
 
     public function as(string $of): self
     {
-        return new self(
-            $this->key,
-            $this->label,
-            $this->how,
-            $this->right,
-            $this->finds,
-            $this->minutes,
-            $this->effort,
-            $of,
-            $this->isOnFile,
-        );
+        return $this->with($this->effort, $of);
     }
 
     /** The same look where its family asks for it nowhere else. */
     public function onlyHere(): self
     {
-        return new self(
-            $this->key,
-            $this->label,
-            $this->how,
-            $this->right,
-            $this->finds,
-            $this->minutes,
-            $this->effort,
-            null,
-            $this->isOnFile,
-        );
+        return $this->with($this->effort, null);
     }
 
     /** @param  float  $minutes  to take it off and put it back; spent once for all that lies under it */
     public function under(string $cover, float $minutes): self
     {
-        return $this->with($this->effort->under($cover, $minutes));
+        return $this->with($this->effort->under($cover, $minutes), $this->of);
     }
 
     public function using(string $tools): self
     {
-        return $this->with($this->effort->using($tools));
+        return $this->with($this->effort->using($tools), $this->of);
     }
 
     public function saying(string $caution): self
     {
-        return $this->with($this->effort->saying($caution));
+        return $this->with($this->effort->saying($caution), $this->of);
     }
 
     public function first(): self
     {
-        return $this->with($this->effort->first());
+        return $this->with($this->effort->first(), $this->of);
     }
 
     public function running(string $caution): self
     {
-        return $this->with($this->effort->running($caution));
+        return $this->with($this->effort->running($caution), $this->of);
     }
 
     /** Whether somebody at the other end of the line can answer it: no tool, no cover, nothing run. */
@@ -192,7 +172,7 @@ final readonly class Check
 
     public const RIGHT = 'right';
 
-    private function with(Effort $effort): self
+    private function with(Effort $effort, ?string $of): self
     {
         return new self(
             $this->key,
@@ -202,7 +182,7 @@ final readonly class Check
             $this->finds,
             $this->minutes,
             $effort,
-            $this->of,
+            $of,
             $this->isOnFile,
         );
     }

@@ -74,33 +74,13 @@ final readonly class Proof
     /** The same, tried before anything is changed as well. */
     public function foundToo(): self
     {
-        return new self(
-            $this->key,
-            $this->question,
-            $this->answers,
-            $this->poses,
-            $this->gate,
-            $this->caution,
-            true,
-            $this->running,
-            $this->suspects,
-        );
+        return $this->with(asFound: true);
     }
 
     /** The same, tried with the engine running or the machine moving: what was taken off is put back first. */
     public function running(Running $running = Running::Refitted): self
     {
-        return new self(
-            $this->key,
-            $this->question,
-            $this->answers,
-            $this->poses,
-            $this->gate,
-            $this->caution,
-            $this->asFound,
-            $running,
-            $this->suspects,
-        );
+        return $this->with(running: $running);
     }
 
     /**
@@ -110,7 +90,7 @@ final readonly class Proof
      */
     public function mayBeLeftAs(array $words): self
     {
-        return $this->answering($this->answers->tolerating($words));
+        return $this->with($this->answers->tolerating($words));
     }
 
     /**
@@ -120,7 +100,7 @@ final readonly class Proof
      */
     public function erring(array $errs): self
     {
-        return $this->answering($this->answers->erring($errs));
+        return $this->with($this->answers->erring($errs));
     }
 
     /** The same, where no says one thing. */
@@ -135,37 +115,31 @@ final readonly class Proof
      */
     public function mayBeHidden(): self
     {
-        return $this->answering($this->answers->orElse(self::NOT_HERE, 'Not here: it cannot be seen'));
+        return $this->with($this->answers->orElse(self::NOT_HERE, 'Not here: it cannot be seen'));
     }
 
     /** The same, with what is looked for where no setting cures it; common practice, no source. */
     public function suspecting(string $what): self
     {
-        return new self(
-            $this->key,
-            $this->question,
-            $this->answers,
-            $this->poses,
-            $this->gate,
-            $this->caution,
-            $this->asFound,
-            $this->running,
-            $what,
-        );
+        return $this->with(suspects: $what);
     }
 
-    private function answering(ProofAnswers $answers): self
-    {
+    private function with(
+        ?ProofAnswers $answers = null,
+        ?bool $asFound = null,
+        ?Running $running = null,
+        ?string $suspects = null,
+    ): self {
         return new self(
             $this->key,
             $this->question,
-            $answers,
+            $answers ?? $this->answers,
             $this->poses,
             $this->gate,
             $this->caution,
-            $this->asFound,
-            $this->running,
-            $this->suspects,
+            $asFound ?? $this->asFound,
+            $running ?? $this->running,
+            $suspects ?? $this->suspects,
         );
     }
 

@@ -24,7 +24,7 @@ use VividPull\Core\Tests\Support\TestJob;
  */
 final class MadeUpMachinesTest extends TestCase
 {
-    private const MACHINES = 12;
+    private const MACHINES = 9;
 
     private const CALIPER = ['id' => 'caliper', 'kind' => 'caliper', 'resolution_mm' => 0.02];
 

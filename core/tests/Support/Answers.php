@@ -28,8 +28,8 @@ final readonly class Answers
     /** Of a walk, what was said is looked at after every so many entries, and at its end. */
     private const EVERY = 12;
 
-    /** Logs by chance that are written down with the rest, twenty of each family or so; `bin/answers` plays more. */
-    private const RANDOM = 300;
+    /** Logs by chance that are written down with the rest, ten of each family; `bin/answers` plays more. */
+    private const RANDOM = 150;
 
     /** Of a log made up by chance, so many entries: what is said of it stands for what was said on the way. */
     private const RANDOM_STEPS = 12;
