@@ -343,6 +343,16 @@ test('a tap that was refused gives way to what its person does next, and a remar
 
   outbox.drop(said?.id ?? '');
   await settle();
+
+  // What was locked or mended is another machine: nothing that is read after it goes on without it.
+  const mended = outbox.put('job-1', 'head', { kind: 'put_right', body: { cure: 'belt', answer: 'yes' } });
+  await settle();
+  tap('no');
+  await settle();
+  expect(outbox.entries.get().map((one) => one.state)).toEqual(['refused', 'waiting']);
+  outbox.drop(mended?.id ?? '');
+  await settle();
+
   tap('yes');
   await settle();
   outbox.put('job-1', 'head', { line: '4.2 mm', shown: {} }, { id: crypto.randomUUID(), at: 'now' });

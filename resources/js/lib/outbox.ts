@@ -209,19 +209,8 @@ export class Outbox {
   }
 }
 
-/** Kinds of entries that are an answer tapped, and lose nothing but a tap. */
-const TAPPED = [
-  'confirmed',
-  'all_confirmed',
-  'inspected',
-  'condition',
-  'cover',
-  'upheld',
-  'enough',
-  'outcome',
-  'put_right',
-  'check',
-];
+/** Kinds of entries that are an answer tapped, and on which nothing stands that is read after it: no move, mend or cover. */
+const TAPPED = ['inspected', 'upheld', 'enough', 'outcome', 'check'];
 
 /** Whether no word and no figure of somebody's own is in it. */
 const isTap = (draft: Draft): boolean =>
