@@ -496,11 +496,7 @@ final readonly class Acceptance
 
     private static function checked(BenchState $state, Checked $check): void
     {
-        $proof = array_values(array_filter(
-            $state->facts->proofs($state->spec, $state->run),
-            static fn (Proof $p): bool => $p->key === $check->key,
-        ))[0]
-            ?? null;
+        $proof = $state->facts->proof($check->key, $state->spec, $state->run);
         if ($proof === null) {
             throw Refused::because(Quoted::text($check->key).' is not a proof of this control.');
         }
@@ -555,32 +551,22 @@ final readonly class Acceptance
 
     private static function proofInOrder(BenchState $state, Checked $check): void
     {
-        foreach ($state->facts->proofs($state->spec, $state->run) as $proof) {
-            if ($proof->key === $check->key) {
-                $isFound = isset(
-                    $state->facts->answers->foundChecks[Facts::checkKey($check->key, $check->pose?->value)],
-                );
-                self::inOrder(
-                    $state,
-                    $proof->running,
-                    $proof->asFound && ! $state->facts->readings->isChanged() && ! $isFound,
-                );
-            }
+        $proof = $state->facts->proof($check->key, $state->spec, $state->run);
+        if ($proof !== null) {
+            $isFound = isset($state->facts->answers->foundChecks[Facts::checkKey($check->key, $check->pose?->value)]);
+            $isAsFound = $proof->asFound && ! $state->facts->readings->isChanged() && ! $isFound;
+            self::inOrder($state, $proof->running, $isAsFound);
         }
     }
 
     private static function measureInOrder(BenchState $state, MeasureTaken $taken): void
     {
-        foreach ($state->judgement->measures as $asked) {
-            if ($asked->measure->key === $taken->key) {
-                self::inOrder(
-                    $state,
-                    $asked->measure->running,
-                    $asked->measure->asFound
-                        && ! $state->facts->readings->isChanged()
-                        && ($asked->before->count ?? 0) < $asked->measure->runs,
-                );
-            }
+        $asked = $state->judgement->measure($taken->key);
+        if ($asked !== null) {
+            $isAsFound = $asked->measure->asFound
+                && ! $state->facts->readings->isChanged()
+                && ($asked->before->count ?? 0) < $asked->measure->runs;
+            self::inOrder($state, $asked->measure->running, $isAsFound);
         }
     }
 

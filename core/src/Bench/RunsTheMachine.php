@@ -5,18 +5,14 @@ declare(strict_types=1);
 namespace VividPull\Core\Bench;
 
 use VividPull\Core\Errors\Refused;
-use VividPull\Core\Family\Families;
 use VividPull\Core\Judging\GateState;
-use VividPull\Core\Judging\MeasureState;
 use VividPull\Core\Log\Entry\Checked;
 use VividPull\Core\Log\Entry\Entry;
 use VividPull\Core\Log\Entry\MeasureTaken;
 use VividPull\Core\Log\Entry\OutcomeSeen;
 use VividPull\Core\Procedure\GateKey;
-use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Procedure\Proof;
-use VividPull\Core\Progress\ItemKey;
-use VividPull\Core\Progress\ItemTopic;
+use VividPull\Core\Progress\HowItRuns;
 
 /**
  * What is tried with the machine running. The machine is one: what runs it waits for the covers that other jobs on it
@@ -27,12 +23,14 @@ final readonly class RunsTheMachine
     /** Whether what this entry tells of was tried with the machine running. */
     public static function entry(BenchState $state, Entry $entry): bool
     {
-        return match (true) {
-            $entry instanceof Checked => self::proof($state, $entry->key),
-            $entry instanceof MeasureTaken => self::measure($state, $entry->key),
-            $entry instanceof OutcomeSeen => self::outcome($state, $entry->setting),
-            default => false,
+        $running = match (true) {
+            $entry instanceof Checked => self::proof($state, $entry)?->running,
+            $entry instanceof MeasureTaken => $state->judgement->measure($entry->key)?->measure->running,
+            $entry instanceof OutcomeSeen => HowItRuns::outcome($entry->setting, $state->spec, $state->judgement),
+            default => null,
         };
+
+        return $running?->runs() === true;
     }
 
     /**
@@ -43,7 +41,7 @@ final readonly class RunsTheMachine
     {
         return match (true) {
             ! self::entry($state, $entry) => false,
-            $entry instanceof Checked => ! self::isRight($state, $entry),
+            $entry instanceof Checked => self::isFault($state, $entry),
             $entry instanceof OutcomeSeen => ($state->judgement->table?->table->settings[$entry->setting]->wants
                 ?? null) !== $entry->saw,
             default => false,
@@ -54,17 +52,11 @@ final readonly class RunsTheMachine
     public static function asked(BenchState $state): bool
     {
         $item = $state->facts->closed === null ? $state->progress->asks() : null;
-        if ($item === null) {
-            return false;
-        }
-        $of = (string) ItemKey::of($item->key)->of;
+        $running = $item === null
+            ? null
+            : HowItRuns::item($item, $state->spec, $state->run, $state->facts, $state->judgement);
 
-        return match ($item->topic()) {
-            ItemTopic::Check, ItemTopic::Found => self::proof($state, explode('/', $of, 2)[0]),
-            ItemTopic::Measure => $item->measure !== null && self::measure($state, $item->measure),
-            ItemTopic::Outcome => self::outcome($state, $of),
-            default => false,
-        };
+        return $running?->runs() === true;
     }
 
     /**
@@ -135,37 +127,16 @@ final readonly class RunsTheMachine
         }
     }
 
-    private static function proof(BenchState $state, string $key): bool
+    private static function proof(BenchState $state, Checked $check): ?Proof
     {
-        return array_filter(
-            $state->facts->proofs($state->spec, $state->run),
-            static fn (Proof $one): bool => $one->key === $key && $one->running->runs(),
-        ) !== [];
+        return $state->facts->proof($check->key, $state->spec, $state->run);
     }
 
-    /** Whether this answer finds no fault: one that a rider may have so by taste finds none either. */
-    private static function isRight(BenchState $state, Checked $check): bool
+    /** Whether this answer finds a fault: one that a rider may have so by taste finds none. */
+    private static function isFault(BenchState $state, Checked $check): bool
     {
-        foreach ($state->facts->proofs($state->spec, $state->run) as $proof) {
-            if ($proof->key === $check->key) {
-                return $proof->answers->passes($check->answer) || $proof->answers->tolerates($check->answer);
-            }
-        }
+        $answers = self::proof($state, $check)?->answers;
 
-        return true;
-    }
-
-    private static function measure(BenchState $state, MeasureKey $key): bool
-    {
-        return array_filter(
-            $state->judgement->measures,
-            static fn (MeasureState $one): bool => $one->measure->key === $key && $one->measure->running->runs(),
-        ) !== [];
-    }
-
-    private static function outcome(BenchState $state, string $setting): bool
-    {
-        return Families::of($state->spec->family)->runsItsTable()
-            && isset($state->judgement->table?->table->settings[$setting]);
+        return $answers !== null && ! $answers->passes($check->answer) && ! $answers->tolerates($check->answer);
     }
 }

@@ -86,6 +86,18 @@ final readonly class Facts
         return [...$spec->proofs($run), ...SymptomProofs::of($this->observations->symptoms)];
     }
 
+    /** Of those, the one with this key. */
+    public function proof(string $key, Spec $spec, Run $run): ?Proof
+    {
+        foreach ($this->proofs($spec, $run) as $proof) {
+            if ($proof->key === $key) {
+                return $proof;
+            }
+        }
+
+        return null;
+    }
+
     /** Whether this answer passes: as the book has it, or, in a matter of taste, as the rider wants it. */
     public function passes(Proof $proof, Checked $given): bool
     {

@@ -7,6 +7,7 @@ namespace VividPull\Core\Judging;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Facts\ReadingGroup;
 use VividPull\Core\Measurement\Sweep;
+use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Spec\SpecBand;
 
 /** What the facts say about the spec. */
@@ -63,6 +64,18 @@ final readonly class Judgement
         $this->isRoutingFault = $band !== null && $sweep->isWiderThan($band);
         $this->poseInDoubt = $band === null ? null : Pose::tryFrom($sweep->readOnce($band) ?? '');
         $this->plannedBand = $band === null ? null : $sweep->plannedBand($band);
+    }
+
+    /** What is measured under this key; null where nothing is. */
+    public function measure(MeasureKey $key): ?MeasureState
+    {
+        foreach ($this->measures as $one) {
+            if ($one->measure->key === $key) {
+                return $one;
+            }
+        }
+
+        return null;
     }
 
     /** @return list<GateState> what failed with the machine at rest, so that it is not run */

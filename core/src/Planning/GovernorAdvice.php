@@ -10,7 +10,6 @@ use VividPull\Core\Cable\Run;
 use VividPull\Core\Facts\Facts;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Judging\Judgement;
-use VividPull\Core\Judging\MeasureState;
 use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Procedure\Proof;
@@ -45,7 +44,7 @@ final readonly class GovernorAdvice
     {
         $nut = self::nut($run);
         $ceiling = $spec->other(SpeedCeiling::class);
-        $speed = self::speed($judgement);
+        $speed = $judgement->measure(MeasureKey::GroundSpeed);
         if ($nut === null || $ceiling === null || $speed === null) {
             return null;
         }
@@ -84,17 +83,6 @@ final readonly class GovernorAdvice
     {
         foreach ($run->adjusters() as $one) {
             if ($one->kind()->sets() === AdjustedQuantity::Speed) {
-                return $one;
-            }
-        }
-
-        return null;
-    }
-
-    private static function speed(Judgement $judgement): ?MeasureState
-    {
-        foreach ($judgement->measures as $one) {
-            if ($one->measure->key === MeasureKey::GroundSpeed) {
                 return $one;
             }
         }

@@ -140,9 +140,46 @@ final readonly class Planner
                 : self::provedOrLooked($run, $facts, $window);
         }
 
-        return $plan === null
-            ? self::withoutPlan($spec, $run, $facts, $beliefs, $judgement, $window, $maker, $options)
-            : self::planOrDoubt($spec, $run, $facts, $beliefs, $judgement, $window, $plan, $options);
+        return self::unsettled($spec, $run, $facts, $beliefs, $judgement, $window, $maker, $plan, $options);
+    }
+
+    /**
+     * Outside, or nobody can tell: it is turned as planned, unless a reading says more, or it was turned to and fro
+     * already.
+     *
+     * @param  array<string, AdjusterAdvice>  $options
+     */
+    private static function unsettled(
+        Spec $spec,
+        Run $run,
+        Facts $facts,
+        Beliefs $beliefs,
+        Judgement $judgement,
+        ShiftWindow $window,
+        PlanMaker $maker,
+        ?AdjustmentPlan $plan,
+        array $options,
+    ): PlanOutcome {
+        $swinging = Swinging::of($run, $facts);
+
+        return match (true) {
+            self::isLeftOpen($judgement, $window, $plan, $swinging) => self::leftOpen(
+                $judgement,
+                $window,
+                $plan,
+                $options,
+            ),
+            $plan === null => self::withoutPlan($spec, $run, $facts, $beliefs, $judgement, $window, $maker, $options),
+            $swinging->isTooLong(),
+            $swinging->wouldSwing($plan->shift) && ! $plan->finishesAlike => self::suspected(
+                $spec,
+                $run,
+                $beliefs,
+                $judgement,
+                $window,
+            ),
+            default => self::turned($plan, $options, $window),
+        };
     }
 
     /** Whether play is as it should be in every pose that was read, or is left as it is. */
@@ -247,9 +284,6 @@ final readonly class Planner
         PlanMaker $maker,
         array $options,
     ): PlanOutcome {
-        if (self::isLeftOpen($judgement, $window, null, Swinging::of($run, $facts))) {
-            return self::leftOpen($judgement, $window, null, $options);
-        }
         $edge = $judgement->poseAtTheEdge();
 
         return match (true) {
@@ -275,42 +309,6 @@ final readonly class Planner
                 null,
                 $window->target,
             ),
-        };
-    }
-
-    /**
-     * Outside, with a plan that brings it inside: it is turned, unless a reading says more, or it was turned to and fro
-     * already.
-     *
-     * @param  array<string, AdjusterAdvice>  $options
-     */
-    private static function planOrDoubt(
-        Spec $spec,
-        Run $run,
-        Facts $facts,
-        Beliefs $beliefs,
-        Judgement $judgement,
-        ShiftWindow $window,
-        AdjustmentPlan $plan,
-        array $options,
-    ): PlanOutcome {
-        $swinging = Swinging::of($run, $facts);
-
-        return match (true) {
-            self::isLeftOpen($judgement, $window, $plan, $swinging) => self::leftOpen(
-                $judgement,
-                $window,
-                $plan,
-                $options,
-            ),
-            $swinging->isTooLong(), $swinging->wouldSwing($plan->shift) && ! $plan->finishesAlike => self::suspected(
-                $spec,
-                $run,
-                $beliefs,
-                $judgement,
-                $window,
-            ),
-            default => self::turned($plan, $options, $window),
         };
     }
 

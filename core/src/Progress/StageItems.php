@@ -36,7 +36,6 @@ use VividPull\Core\Procedure\GuideStep;
 use VividPull\Core\Procedure\Inspection;
 use VividPull\Core\Procedure\JobStage;
 use VividPull\Core\Procedure\LockStep;
-use VividPull\Core\Procedure\Measure;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Running;
 use VividPull\Core\Procedure\Step;
@@ -200,34 +199,11 @@ final readonly class StageItems
      */
     private function underCovers(array $items): array
     {
-        $runs = array_filter($items, fn (StageItem $one): bool => ! $one->done && $this->runsCovered($one));
+        $covers = $this->coversBack();
+        $runs = $covers === [] ? [] : array_filter($items, fn (StageItem $one): bool => ! $one->done
+            && HowItRuns::item($one, $this->spec, $this->run, $this->facts, $this->judgement) === Running::Refitted);
 
-        return $runs === [] ? $items : [...$this->coversBack(), ...$items];
-    }
-
-    /** Whether it is tried with the machine running and all of it on. */
-    private function runsCovered(StageItem $item): bool
-    {
-        $of = (string) ItemKey::of($item->key)->of;
-        $running = match ($item->topic()) {
-            ItemTopic::Outcome => Families::of($this->spec->family)->runsItsTable() ? Running::Refitted : null,
-            ItemTopic::Found => array_column($this->facts->proofs($this->spec, $this->run), 'running', 'key')[$of] ?? null,
-            ItemTopic::Measure => $this->measureOf($item)?->running,
-            default => null,
-        };
-
-        return $running === Running::Refitted;
-    }
-
-    private function measureOf(StageItem $item): ?Measure
-    {
-        foreach ($this->judgement->measures as $one) {
-            if ($one->measure->key === $item->measure) {
-                return $one->measure;
-            }
-        }
-
-        return null;
+        return $runs === [] ? $items : [...$covers, ...$items];
     }
 
     /**

@@ -50,6 +50,13 @@ final readonly class Answers
         ];
     }
 
+    /** @param  array<string, string>  $answers */
+    public static function write(array $answers, string $path = self::FILE): void
+    {
+        $written = ['engine' => Bench::ENGINE, 'answers' => $answers];
+        file_put_contents($path, json_encode($written, JSON_PRETTY_PRINT | JSON_THROW_ON_ERROR)."\n");
+    }
+
     /** @return array{engine: string, answers: array<string, string>} */
     public static function now(): array
     {
