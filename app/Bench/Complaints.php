@@ -25,11 +25,11 @@ use VividPull\Core\Diagnosis\OwnWords;
 use VividPull\Core\Diagnosis\StoryEvidence;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Log\Permission;
 use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Wire\DiagnosisCodec;
 use VividPull\Core\Wire\EntryCodec;
-use VividPull\Core\Wire\Node;
 
 /**
  * What feels wrong about a control: answers added one by one, and what the core makes of them together with an open

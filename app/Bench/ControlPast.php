@@ -12,6 +12,7 @@ use Illuminate\Support\Collection;
 use VividPull\Core\Cable\Part;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Family\Families;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Log\ClosingOutcome;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Measurement\KeptReading;
@@ -25,7 +26,6 @@ use VividPull\Core\Wear\FoundSide;
 use VividPull\Core\Wear\JobRecord;
 use VividPull\Core\Wear\Play;
 use VividPull\Core\Wear\Taken;
-use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\TraceCodec;
 
 /** The jobs of one control with what was signed at the end of each. */

@@ -8,11 +8,11 @@ use VividPull\Core\Bench\Shown;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Errors\BadFile;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Quantity\Unit;
 use VividPull\Core\Wire\EntryCodec;
-use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\TypedQuantities;
 
 /** What a screen sends to be logged: a typed line with what was shown beside it, or a kind with its body. */
@@ -47,7 +47,7 @@ final readonly class EntryRequest
         if ($node->has('line') === $node->has('kind') && is_string($node->at('line')->value) === $node->has('kind')) {
             throw BadFile::at('$', 'send either a “line”, or a “kind” with its “body”.');
         }
-        $kind = $node->has('kind') ? $node->at('kind')->enum(EntryKind::class) : null;
+        $kind = $node->optionalEnum('kind', EntryKind::class);
 
         return new self(
             self::uuid($node->at('id')),
@@ -113,15 +113,15 @@ final readonly class EntryRequest
 
         return new Shown(
             $node->optionalString('adjuster', 40),
-            $node->has('steps') ? $node->at('steps')->number(-400, 400) : null,
-            $node->has('pose') ? $node->at('pose')->enum(Pose::class) : null,
-            $node->has('point') ? $node->at('point')->enum(ReadingPoint::class) : null,
+            $node->optionalNumber('steps', -400, 400),
+            $node->optionalEnum('pose', Pose::class),
+            $node->optionalEnum('point', ReadingPoint::class),
             $node->optionalString('instrument', 40),
             $node->optionalString('item', 80),
             $node->has('unit') && $node->at('unit')->string(4) === 'in' ? Unit::Inch : Unit::Millimetre,
-            $node->has('measure') ? $node->at('measure')->enum(MeasureKey::class) : null,
+            $node->optionalEnum('measure', MeasureKey::class),
             $node->optionalString('of', 20),
-            $node->has('gauge') && $node->at('gauge')->boolean(),
+            $node->flag('gauge'),
         );
     }
 }

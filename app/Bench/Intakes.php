@@ -11,7 +11,7 @@ use App\Models\User;
 use App\Refusals\Conflict;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
-use VividPull\Core\Wire\Node;
+use VividPull\Core\Input\Node;
 
 /** Reports that something feels odd: taken in by anybody at the counter, taken up by a job, or answered. */
 final readonly class Intakes

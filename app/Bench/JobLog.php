@@ -7,12 +7,12 @@ namespace App\Bench;
 use Illuminate\Support\Collection;
 use VividPull\Core\Bench\Bench;
 use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Log\Entry\Entry;
 use VividPull\Core\Log\Log;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Wire\EntryCodec;
 use VividPull\Core\Wire\JobFile;
-use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
 use VividPull\Core\Wire\SpecCodec;
 

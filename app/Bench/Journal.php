@@ -20,6 +20,7 @@ use VividPull\Core\Bench\Draft;
 use VividPull\Core\Bench\RunsTheMachine;
 use VividPull\Core\Errors\CoreError;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Log\Entry\Amended;
 use VividPull\Core\Log\Entry\Closed;
 use VividPull\Core\Log\Entry\Entry;
@@ -34,7 +35,6 @@ use VividPull\Core\Log\Stamp;
 use VividPull\Core\Quantity\Spoken;
 use VividPull\Core\Wire\ClosingRecord;
 use VividPull\Core\Wire\EntryCodec;
-use VividPull\Core\Wire\Node;
 
 /**
  * The only way into the log. The visit's row is locked, the line resolved and tried on the core, and the entry
@@ -160,7 +160,7 @@ final readonly class Journal
         CarbonImmutable $now,
         ?string $device,
     ): BenchState {
-        $entry = (new EntryCodec($state->run))->body($kind, Node::of($body, '$.body'), $stamp);
+        $entry = (new EntryCodec($state->run))->entry($kind, Node::of($body, '$.body'), $stamp);
         self::mustHold($job, $rows, $state, $entry);
         $after = Bench::accept($state, $entry);
         // What is kept is said in millimetres, whoever signs it.

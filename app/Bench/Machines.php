@@ -22,8 +22,8 @@ use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Spec\MeterUnit;
-use VividPull\Core\Wire\Node;
 
 /** The machines of the shop: hung on a tag, tagged anew, their meters read, retired. */
 final readonly class Machines
@@ -204,7 +204,7 @@ final readonly class Machines
                 ? $locked
                     ->meter()
                     ->replaced((float) $node->at('replaced_at')->integer(0, self::HIGHEST_METER), (float) $face)
-                : $locked->meter()->read((float) $face, $node->has('sure') && $node->at('sure')->boolean());
+                : $locked->meter()->read((float) $face, $node->flag('sure'));
             $locked->forceFill(['usage_reading' => (int) $meter->face, 'usage_before' => (int) $meter->before])->save();
             MeterReading::query()->create([
                 'id' => $id,

@@ -8,7 +8,7 @@ use App\Models\User;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use VividPull\Core\Errors\BadFile;
-use VividPull\Core\Wire\Node;
+use VividPull\Core\Input\Node;
 
 /** Who is in the workshop on a day, and for how many minutes of bench work. */
 final readonly class Presence

@@ -12,8 +12,8 @@ use LogicException;
 use VividPull\Core\Day\MachineService;
 use VividPull\Core\Day\Readiness;
 use VividPull\Core\Day\ServiceStop;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Log\Person;
-use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\StandingCodec;
 
 /** All controls of a machine in one visit: in which order, what to lay out before, and how far it is today. */

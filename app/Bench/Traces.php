@@ -15,6 +15,7 @@ use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Cable\Part;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Family\Families;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Log\Entry\PartFitted;
 use VividPull\Core\Log\Entry\TraceTaken;
 use VividPull\Core\Log\EntryKind;
@@ -26,7 +27,6 @@ use VividPull\Core\Trace\TraceChange;
 use VividPull\Core\Trace\TraceFindings;
 use VividPull\Core\Trace\TraceReading;
 use VividPull\Core\Trace\WorkingEnd;
-use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\TraceCodec;
 use VividPull\Core\Wire\TraceFile;
 

@@ -11,8 +11,8 @@ use App\Models\User;
 use Illuminate\Support\Str;
 use VividPull\Core\Cable\KnownCable;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Wire\CableCodec;
-use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\TypedQuantities;
 
 /**

@@ -10,9 +10,9 @@ use App\Models\User;
 use stdClass;
 use VividPull\Core\Diagnosis\Causes;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Wire\DiagnosisCodec;
-use VividPull\Core\Wire\Node;
 
 /**
  * How often another workshop found each cause. Of each cause it takes the place of what was taken in before, so the

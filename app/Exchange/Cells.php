@@ -9,7 +9,7 @@ use BackedEnum;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Errors\Quoted;
 use VividPull\Core\Errors\Refused;
-use VividPull\Core\Wire\Node;
+use VividPull\Core\Input\Node;
 
 /** The cells of one line, from a CSV or a JSON object, each read as what its column takes. An empty cell is null. */
 final readonly class Cells

@@ -18,12 +18,12 @@ use VividPull\Core\Bench\Bench;
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Errors\CoreError;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Log\Entry\ReadingTaken;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\Log;
 use VividPull\Core\Log\Stamp;
 use VividPull\Core\Wire\EntryCodec;
-use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
 use VividPull\Core\Wire\SpecCodec;
 
@@ -219,7 +219,7 @@ final class ReadingsImport implements LineImport
     {
         $state = $this->state($job);
         $stamp = Node::of(['at' => $line->at, 'by' => FiledEntry::author($line->by)], '$');
-        $reading = (new EntryCodec($state->run))->body(
+        $reading = (new EntryCodec($state->run))->entry(
             EntryKind::Reading,
             Node::of($line->body, 'reading'),
             new Stamp($line->id, EntryCodec::instant($stamp->at('at')), EntryCodec::person($stamp->at('by'))),
@@ -239,7 +239,7 @@ final class ReadingsImport implements LineImport
             $this->states = count($this->states) >= self::MOST_KEPT ? [] : $this->states;
             $frame = Node::fromJson((string) $job->frame);
             $run = RunCodec::decode($frame->at('run'));
-            $opening = (new EntryCodec($run))->body(
+            $opening = (new EntryCodec($run))->entry(
                 EntryKind::Opened,
                 Node::fromJson((string) $job->opening),
                 new Stamp(

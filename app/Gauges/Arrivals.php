@@ -12,7 +12,7 @@ use Illuminate\Support\Facades\DB;
 use stdClass;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Gauge\GaugeLine;
-use VividPull\Core\Wire\Node;
+use VividPull\Core\Input\Node;
 
 /**
  * What gauges sent, on its way to the job that listens. A reading lies here until a screen of that job has logged it

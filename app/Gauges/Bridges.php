@@ -13,7 +13,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Str;
-use VividPull\Core\Wire\Node;
+use VividPull\Core\Input\Node;
 
 /**
  * The computers that carry what gauges send: each has a token that can do this and nothing else, until a lead ends it.

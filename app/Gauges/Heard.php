@@ -11,8 +11,8 @@ use Carbon\CarbonImmutable;
 use stdClass;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Gauge\GaugeSettings;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Quantity\Unit;
-use VividPull\Core\Wire\Node;
 
 /**
  * What a computer says of everything it sends: its id, of which gauge, how that one's lines are read, and how long ago
@@ -41,7 +41,7 @@ final readonly class Heard
             Instrument::query()->whereNull('retired_at')->find($node->at('instrument')->string(40))
                 ?? throw Refused::because('No such instrument is on the shelf.'),
             new GaugeSettings(
-                $node->has('unit') ? $node->at('unit')->enum(Unit::class) : null,
+                $node->optionalEnum('unit', Unit::class),
                 $node->optionalString('before', 8) ?? '',
             ),
             $now->subMilliseconds($node->at('age_ms')->integer(0, self::LONGEST_AGE_MS)),

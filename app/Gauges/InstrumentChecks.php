@@ -13,10 +13,10 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 use VividPull\Core\Errors\BadFile;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Measurement\GaugeStudy;
 use VividPull\Core\Measurement\Repeatability;
 use VividPull\Core\Wire\CheckCodec;
-use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\StandingCodec;
 use VividPull\Core\Wire\TypedQuantities;
 

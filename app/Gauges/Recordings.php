@@ -16,9 +16,9 @@ use stdClass;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Gauge\GaugeRecording;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Quantity\Dimension;
-use VividPull\Core\Wire\Node;
 
 /**
  * Pulls that a force gauge recorded, on their way to the job that listens. The points are a curve of that job from the

@@ -8,9 +8,9 @@ use App\Gauges\Simulated\SimulatedKind;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Practice\Lesson\Lesson;
 use VividPull\Core\Practice\Lesson\LessonBook;
-use VividPull\Core\Wire\Node;
 
 /** The simulated gauges of the demo, worked from a page as a hand would work real ones. */
 final readonly class SimulatedGauges

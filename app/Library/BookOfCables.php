@@ -18,12 +18,12 @@ use LogicException;
 use VividPull\Core\Cable\KnownCable;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Errors\BadFile;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Learning\Learning;
 use VividPull\Core\Planning\BookMatch;
 use VividPull\Core\Planning\CableBook;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Wire\CableCodec;
-use VividPull\Core\Wire\Node;
 
 /** The shop's book of cables: measured once, found by whoever orders the next one. */
 final readonly class BookOfCables

@@ -7,7 +7,7 @@ namespace App\Library;
 use App\Models\SpecVersion;
 use App\Refusals\Conflict;
 use Illuminate\Support\Facades\DB;
-use VividPull\Core\Wire\Node;
+use VividPull\Core\Input\Node;
 
 /** What a version says, by a hash: who checks it, or puts it in force, names what they looked at. */
 final readonly class SpecContent

@@ -7,9 +7,9 @@ namespace App\Library;
 use App\Models\Control;
 use App\Models\SpecVersion;
 use Illuminate\Support\Collection;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Measurement\KeptReading;
 use VividPull\Core\Planning\RatioFinding;
-use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
 
 /**

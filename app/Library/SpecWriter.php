@@ -21,12 +21,12 @@ use VividPull\Core\Cable\Run;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Errors\Quoted;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Log\Permission;
 use VividPull\Core\Quantity\StepUnit;
 use VividPull\Core\Spec\OutcomeTable;
 use VividPull\Core\Spec\PrintedBand;
 use VividPull\Core\Spec\Spec;
-use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunDraft;
 use VividPull\Core\Wire\SpecCodec;
 
@@ -225,7 +225,7 @@ final readonly class SpecWriter
             'minutes' => $node->at('minutes')->integer(1, 600),
             'body' => $body,
             'run' => (array) $node->at('run')->value,
-            'hangs' => $node->has('hang') && $node->at('hang')->boolean(),
+            'hangs' => $node->flag('hang'),
         ];
     }
 
@@ -274,7 +274,7 @@ final readonly class SpecWriter
                 );
             }
         }
-        if ($read->disagreements !== [] && ! ($node->has('despite') && $node->at('despite')->boolean())) {
+        if ($read->disagreements !== [] && ! $node->flag('despite')) {
             throw Refused::because(
                 'Its two units disagree: '.implode(' ', $read->disagreements)
                     .' Look at the print again; if it really says so, say that the book does.',

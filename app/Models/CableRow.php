@@ -7,8 +7,8 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use VividPull\Core\Cable\KnownCable;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Wire\CableCodec;
-use VividPull\Core\Wire\Node;
 
 /**
  * A cable of the shop's book.

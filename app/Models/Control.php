@@ -11,8 +11,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Spec\Spec;
-use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
 
 /**

@@ -8,8 +8,8 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Spec\Spec;
-use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunDraft;
 use VividPull\Core\Wire\SpecCodec;
 

@@ -9,12 +9,12 @@ use App\Models\User;
 use BackedEnum;
 use Illuminate\Support\Facades\DB;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Quantity\DecimalMark;
 use VividPull\Core\Quantity\ForceStyle;
 use VividPull\Core\Quantity\LengthStyle;
 use VividPull\Core\Quantity\SpeedStyle;
 use VividPull\Core\Quantity\Units;
-use VividPull\Core\Wire\Node;
 
 /** Which units a person reads: what they chose, else what the shop reads, else as everything is kept. */
 final readonly class ReadUnits

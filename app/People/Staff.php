@@ -15,8 +15,8 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Log\Role;
-use VividPull\Core\Wire\Node;
 
 /** Who works here: added, given another role, gone. What they signed keeps their name. */
 final readonly class Staff

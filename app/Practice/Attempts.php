@@ -19,6 +19,7 @@ use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Bench\Draft;
 use VividPull\Core\Errors\CoreError;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\Person;
 use VividPull\Core\Log\Role;
@@ -31,7 +32,6 @@ use VividPull\Core\Practice\Lesson\LessonFile;
 use VividPull\Core\Practice\Lesson\ScoreCodec;
 use VividPull\Core\Practice\Lesson\Scorer;
 use VividPull\Core\Wire\EntryCodec;
-use VividPull\Core\Wire\Node;
 
 /**
  * Lessons being worked. What is done and written is appended to the attempt alone; the shop's log knows nothing of it.
@@ -95,7 +95,7 @@ final readonly class Attempts
                 $request->line,
                 $now->utc()->format('Y-m-d\TH:i:s.vP'),
             );
-            $attempt->write((new EntryCodec($attempt->job()->run))->body(
+            $attempt->write((new EntryCodec($attempt->job()->run))->entry(
                 $draft->kind,
                 Node::of($draft->body, '$.body'),
                 $stamp,
@@ -213,7 +213,7 @@ final readonly class Attempts
                 str_replace(' ', 'T', $deed->received_at).'+00:00',
             );
             $attempt->write(
-                (new EntryCodec($attempt->job()->run))->body(EntryKind::from($deed->kind), Node::of($body), $stamp),
+                (new EntryCodec($attempt->job()->run))->entry(EntryKind::from($deed->kind), Node::of($body), $stamp),
                 false,
             );
         }

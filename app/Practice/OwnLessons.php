@@ -13,6 +13,7 @@ use Illuminate\Support\Facades\DB;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Errors\CoreError;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Practice\Lesson\AdvisedHand;
 use VividPull\Core\Practice\Lesson\Lesson;
 use VividPull\Core\Practice\Lesson\LessonBook;
@@ -20,7 +21,6 @@ use VividPull\Core\Practice\Lesson\LessonFile;
 use VividPull\Core\Practice\Lesson\LessonForm;
 use VividPull\Core\Practice\Lesson\LessonFromJob;
 use VividPull\Core\Practice\Lesson\LessonTale;
-use VividPull\Core\Wire\Node;
 
 /** Lessons beside those of the book: made from a closed job, or taken in from a file. */
 final readonly class OwnLessons

@@ -16,6 +16,7 @@ use App\Models\EntryRow;
 use Carbon\CarbonImmutable;
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Facts\ReadingGroup;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Judging\GateState;
 use VividPull\Core\Judging\GateStatus;
 use VividPull\Core\Judging\Verdict;
@@ -27,7 +28,6 @@ use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Spec\SourceKind;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Wire\LogRows;
-use VividPull\Core\Wire\Node;
 
 /**
  * A job as it goes into the machine's folder: what was found and left against what, what was moved and tried, who

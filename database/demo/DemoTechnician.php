@@ -17,13 +17,13 @@ use LogicException;
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\SteppedAdjuster;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Planning\PlanKind;
 use VividPull\Core\Practice\PulledLever;
 use VividPull\Core\Practice\SeededChance;
 use VividPull\Core\Progress\Answer;
 use VividPull\Core\Progress\ItemKind;
 use VividPull\Core\Progress\StageItem;
-use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\TraceFile;
 
 /** Works a job as a person would: does what the bench asks, through the same door as the screens. */

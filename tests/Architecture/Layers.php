@@ -8,7 +8,7 @@ namespace Tests\Architecture;
 final class Layers
 {
     public const OF_THE_CORE = [
-        'Errors', 'Statistics', 'Quantity', 'Gauge', 'Cable', 'Procedure', 'Trace', 'Spec', 'Family', 'Measurement',
+        'Errors', 'Statistics', 'Quantity', 'Input', 'Gauge', 'Cable', 'Procedure', 'Trace', 'Spec', 'Family', 'Measurement',
         'Log', 'Facts', 'Learning',
         'Judging', 'Planning', 'Progress', 'Bench', 'Wear', 'Day', 'Diagnosis', 'Wire', 'Practice',
     ];

@@ -12,6 +12,7 @@ use VividPull\Core\Bench\BenchLine;
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Bench\Shown;
 use VividPull\Core\Errors\CoreError;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\Log;
 use VividPull\Core\Log\Person;
@@ -23,7 +24,6 @@ use VividPull\Core\Tests\Support\TestJob;
 use VividPull\Core\Tests\Support\Walk;
 use VividPull\Core\Wire\ClosingRecord;
 use VividPull\Core\Wire\EntryCodec;
-use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
 use VividPull\Core\Wire\SpecCodec;
 use VividPull\Core\Wire\StateCodec;
@@ -83,7 +83,7 @@ final class RandomEntriesTest extends TestCase
         $state = Bench::replay(
             $spec,
             $run,
-            Log::of($codec->body(
+            Log::of($codec->entry(
                 EntryKind::Opened,
                 Node::of([
                     'control' => 'x',
@@ -104,7 +104,7 @@ final class RandomEntriesTest extends TestCase
                 [$kind, $body] = $chance->whole(0, 3) === 0
                     ? self::made($chance, $state)
                     : self::typed($chance, $state);
-                $state = Bench::accept($state, $codec->body($kind, Node::of($body, '$.body'), $stamp($n)));
+                $state = Bench::accept($state, $codec->entry($kind, Node::of($body, '$.body'), $stamp($n)));
                 $taken++;
             } catch (CoreError $refused) {
                 self::assertGreaterThan(10, strlen($refused->getMessage()), "seed {$chance->seed}");

@@ -6,8 +6,8 @@ namespace App\Gauges\Bridge;
 
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Gauge\GaugeSettings;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Quantity\Unit;
-use VividPull\Core\Wire\Node;
 
 /** What the bridge is told in its file: the server, its token, and for each gauge the wire it hangs on. */
 final readonly class Settings
@@ -74,7 +74,7 @@ final readonly class Settings
                         ?? throw BadFile::at("{$node->path}.unit", 'this is no unit; use mm, in, N, lbf or kgf.'),
                 $node->optionalString('before', 8) ?? '',
             ),
-            $node->has('records') && $node->at('records')->boolean(),
+            $node->flag('records'),
         );
     }
 

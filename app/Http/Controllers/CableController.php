@@ -13,8 +13,8 @@ use App\Models\Control;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Log\Permission;
-use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\TypedQuantities;
 
 /** The book of cables: everybody looks, who enters specs keeps it. */

@@ -11,9 +11,9 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 use VividPull\Core\Diagnosis\Causes;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Wire\DiagnosisCodec;
-use VividPull\Core\Wire\Node;
 
 /** How often each cause was found: everybody may look, a lead changes it. */
 final class CauseCountController
@@ -31,7 +31,7 @@ final class CauseCountController
         $here = DiagnosisCodec::counts($node->at('here'), Causes::of($key));
         CauseCounts::of($key)->change(
             $here,
-            $node->has('without_elsewhere') && $node->at('without_elsewhere')->boolean(),
+            $node->flag('without_elsewhere'),
             User::of($request),
             IfMatch::of($request),
         );

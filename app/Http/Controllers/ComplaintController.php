@@ -11,7 +11,7 @@ use App\Models\Control;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use VividPull\Core\Wire\Node;
+use VividPull\Core\Input\Node;
 
 /** From what feels wrong to its cause: everybody may look, whoever reports may answer. */
 final class ComplaintController

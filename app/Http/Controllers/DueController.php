@@ -16,7 +16,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
-use VividPull\Core\Wire\Node;
+use VividPull\Core\Input\Node;
 
 /** What falls due, what is planned for which day, and who is here. */
 final class DueController

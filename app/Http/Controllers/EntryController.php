@@ -14,7 +14,7 @@ use App\Refusals\WrittenByAnother;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use VividPull\Core\Wire\Node;
+use VividPull\Core\Input\Node;
 
 final class EntryController
 {

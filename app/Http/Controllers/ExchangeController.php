@@ -27,7 +27,7 @@ use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 use VividPull\Core\Errors\Refused;
-use VividPull\Core\Wire\Node;
+use VividPull\Core\Input\Node;
 
 /** Open formats, out and in. */
 final class ExchangeController

@@ -22,7 +22,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 use VividPull\Core\Bench\Acceptance;
-use VividPull\Core\Wire\Node;
+use VividPull\Core\Input\Node;
 
 /** Gauges that speak: the computers that carry them, what they send, and the jobs that listen. */
 final class GaugeController

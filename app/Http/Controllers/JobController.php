@@ -18,7 +18,7 @@ use App\Refusals\Conflict;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use VividPull\Core\Wire\Node;
+use VividPull\Core\Input\Node;
 
 final class JobController
 {
@@ -36,7 +36,7 @@ final class JobController
             $user,
             $id,
             CarbonImmutable::now(),
-            isCheck: $node->has('check') && $node->at('check')->boolean(),
+            isCheck: $node->flag('check'),
         );
 
         return new JsonResponse($this->whole($job->id), $job->wasRecentlyCreated ? 201 : 200);

@@ -12,7 +12,7 @@ use App\Models\SpecVersion;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use VividPull\Core\Wire\Node;
+use VividPull\Core\Input\Node;
 
 /** What is done to a machine outside its jobs. */
 final class MachineKeepingController

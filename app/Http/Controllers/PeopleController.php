@@ -16,7 +16,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Hash;
 use VividPull\Core\Errors\Refused;
-use VividPull\Core\Wire\Node;
+use VividPull\Core\Input\Node;
 
 /** People, where they are signed in, and what was done to the shop. */
 final class PeopleController

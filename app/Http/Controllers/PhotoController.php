@@ -15,7 +15,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use VividPull\Core\Bench\Acceptance;
-use VividPull\Core\Wire\Node;
+use VividPull\Core\Input\Node;
 
 /** Pictures of a job: sent as they are, under an id their sender made. */
 final class PhotoController

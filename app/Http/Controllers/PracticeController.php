@@ -20,12 +20,12 @@ use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Practice\Lesson\Attempt;
 use VividPull\Core\Practice\Lesson\Lesson;
 use VividPull\Core\Practice\Lesson\LessonFile;
 use VividPull\Core\Practice\Lesson\LessonForm;
 use VividPull\Core\Practice\Lesson\LessonTale;
-use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\TypedQuantities;
 
 /** Machines to learn on, for everybody who is signed in. Nothing of it is in the shop's records. */

@@ -12,8 +12,8 @@ use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Practice\Lesson\Help;
-use VividPull\Core\Wire\Node;
 
 /** Who learns together, and the lessons that are set for them: for who teaches. */
 final class PracticeGroupController

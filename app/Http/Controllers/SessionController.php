@@ -20,8 +20,8 @@ use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Hash;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Log\Permission;
-use VividPull\Core\Wire\Node;
 
 final class SessionController
 {

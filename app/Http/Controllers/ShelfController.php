@@ -18,8 +18,8 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Log\Permission;
-use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\StandingCodec;
 use VividPull\Core\Wire\TypedQuantities;
 

@@ -19,9 +19,9 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Log\Permission;
 use VividPull\Core\Spec\FamilyKey;
-use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\StartingSpec;
 use VividPull\Core\Wire\TypedQuantities;
 

@@ -15,7 +15,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use VividPull\Core\Bench\Acceptance;
-use VividPull\Core\Wire\Node;
+use VividPull\Core\Input\Node;
 
 /** Pulls as curves: the points sent as they are, under an id their sender made; read for whoever looks. */
 final class TraceController

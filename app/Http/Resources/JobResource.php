@@ -15,8 +15,8 @@ use Illuminate\Support\Collection;
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Bench\SafeAgain;
 use VividPull\Core\Day\LeftOpen;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Progress\WrongState;
-use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\SpecCodec;
 use VividPull\Core\Wire\StateCodec;
 

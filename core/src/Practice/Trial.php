@@ -6,6 +6,7 @@ namespace VividPull\Core\Practice;
 
 use VividPull\Core\Bench\Bench;
 use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Judging\Settles;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\Log;
@@ -17,7 +18,6 @@ use VividPull\Core\Planning\AdjusterAdvice;
 use VividPull\Core\Planning\PlanKind;
 use VividPull\Core\Procedure\LockStep;
 use VividPull\Core\Wire\EntryCodec;
-use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
 use VividPull\Core\Wire\SpecCodec;
 
@@ -79,7 +79,7 @@ final class Trial
         );
         $run = RunCodec::decode(Node::of($this->run()));
         $this->codec = new EntryCodec($run);
-        $opened = $this->codec->body(EntryKind::Opened, Node::of(['control' => 'trial', 'standing' => [
+        $opened = $this->codec->entry(EntryKind::Opened, Node::of(['control' => 'trial', 'standing' => [
             'positions_steps' => ['barrel' => 100],
             'shelf' => [[
                 'id' => 'instrument',
@@ -229,7 +229,7 @@ final class Trial
     /** @param  array<string, mixed>  $body */
     private function log(EntryKind $kind, array $body): void
     {
-        $this->state = Bench::accept($this->state, $this->codec->body($kind, Node::of($body), $this->stamp()));
+        $this->state = Bench::accept($this->state, $this->codec->entry($kind, Node::of($body), $this->stamp()));
     }
 
     private function stamp(): Stamp

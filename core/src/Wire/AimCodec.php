@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Wire;
 
 use VividPull\Core\Errors\BadFile;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Procedure\LeverPull;
 use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Spec\Aim;
@@ -185,7 +186,7 @@ final readonly class AimCodec
         }
         $edge = static fn (string $key): ?float => $node->has($key) ? $node->at($key)->number(-1000, 1000) : null;
 
-        return $node->has('proves_nothing') && $node->at('proves_nothing')->boolean()
+        return $node->flag('proves_nothing')
             ? OutcomeWord::provingNothing($node->at('key')->id(), $node->at('label')->string(80))
             : $node->making(static fn (): OutcomeWord => OutcomeWord::between(
                 $node->at('key')->id(),

@@ -7,6 +7,7 @@ namespace VividPull\Core\Wire;
 use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\CableEnd;
 use VividPull\Core\Cable\KnownCable;
+use VividPull\Core\Input\Node;
 
 /** A known cable as it is written. */
 final readonly class CableCodec
@@ -25,9 +26,9 @@ final readonly class CableCodec
         return new KnownCable(
             $node->at('name')->name(),
             $node->at('wire_mm')->number(0.1, self::LONGEST_WIRE),
-            $node->has('conduit_mm') ? $node->at('conduit_mm')->number(1, self::LONGEST_CONDUIT) : null,
-            $node->has('hand_end') ? $node->at('hand_end')->enum(CableEnd::class) : null,
-            $node->has('working_end') ? $node->at('working_end')->enum(CableEnd::class) : null,
+            $node->optionalNumber('conduit_mm', 1, self::LONGEST_CONDUIT),
+            $node->optionalEnum('hand_end', CableEnd::class),
+            $node->optionalEnum('working_end', CableEnd::class),
             $node->has('adjusters')
                 ? array_map(
                     static fn (Node $one): AdjusterKind => $one->enum(AdjusterKind::class),

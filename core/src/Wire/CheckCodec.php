@@ -6,6 +6,7 @@ namespace VividPull\Core\Wire;
 
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Measurement\BlockCheck;
 use VividPull\Core\Measurement\GaugeStudy;
 use VividPull\Core\Measurement\Instrument;
@@ -43,7 +44,7 @@ final readonly class CheckCodec
         $in = StandingCodec::unitKey($instrument->kind);
         $dimension = $instrument->kind->dimension();
         $kind = $body->object(['kind'], ['known_'.$in, 'blocks', 'of_play', 'readings'])->at('kind')->string(10);
-        $isOfPlay = $body->has('of_play') && $body->at('of_play')->boolean();
+        $isOfPlay = $body->flag('of_play');
         if ($isOfPlay && $dimension !== Dimension::Length) {
             throw BadFile::at("{$body->path}.of_play", 'play is a length, and this instrument shows forces.');
         }

@@ -17,6 +17,7 @@ use VividPull\Core\Diagnosis\StepKind;
 use VividPull\Core\Diagnosis\Weights;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Errors\Quoted;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Spec\FamilyKey;
 
@@ -52,7 +53,7 @@ final readonly class DiagnosisCodec
             $node->has('counted')
                 ? Weights::counted(self::counts($node->at('counted'), $knowledge))
                 : Weights::ofTheTrade(),
-            $node->has('by_phone') && $node->at('by_phone')->boolean(),
+            $node->flag('by_phone'),
         );
     }
 

@@ -7,6 +7,7 @@ namespace VividPull\Core\Wire;
 use VividPull\Core\Bench\Bench;
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Errors\BadFile;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Log\Log;
 
 /** A job in one file: spec, run and log. See docs/formats/job-file.md. */

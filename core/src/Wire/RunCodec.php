@@ -24,6 +24,7 @@ use VividPull\Core\Cable\UnsetAdjuster;
 use VividPull\Core\Cable\Ways;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Errors\Quoted;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Quantity\StepUnit;
 use VividPull\Core\Quantity\ThreadPitch;
@@ -85,7 +86,7 @@ final readonly class RunCodec
             ['pivot_to_wire_mm', 'pivot_to_point_mm', 'drum_radius_mm', 'flange_radius_mm', 'knowledge'],
         )
             ->at('kind')->enum(HandKind::class);
-        $knowledge = $node->has('knowledge') ? $node->at('knowledge')->enum(Knowledge::class) : Knowledge::Drawn;
+        $knowledge = $node->optionalEnum('knowledge', Knowledge::class) ?? Knowledge::Drawn;
         $name = $node->at('name')->string(60);
 
         return match ($kind) {
@@ -139,7 +140,7 @@ final readonly class RunCodec
             $node->at('id')->id(),
             $node->at('name')->string(60),
             array_map(self::adjuster(...), $node->at('adjusters')->items(6)),
-            $node->has('pulls') ? $node->at('pulls')->enum(Pulls::class) : Pulls::Opening,
+            $node->optionalEnum('pulls', Pulls::class) ?? Pulls::Opening,
         );
     }
 
@@ -186,7 +187,7 @@ final readonly class RunCodec
                 : null,
             $counting,
             self::stays($node, $kind),
-            $node->has('engaged_mm') ? $node->at('engaged_mm')->number(0, self::MOST_TRAVEL_MM) : null,
+            $node->optionalNumber('engaged_mm', 0, self::MOST_TRAVEL_MM),
         );
     }
 
@@ -197,11 +198,11 @@ final readonly class RunCodec
             $node->at('id')->id(),
             $node->at('name')->string(60),
             $kind,
-            $node->has('sense') ? $node->at('sense')->enum(Sense::class) : $kind->usualSense(),
+            $node->optionalEnum('sense', Sense::class) ?? $kind->usualSense(),
             $smallestStep,
             self::access($node),
             $node->optionalString('lock', 60) ?? 'lock nut',
-            $node->has('lock_torque_nm') ? $node->at('lock_torque_nm')->number(0, 500) : null,
+            $node->optionalNumber('lock_torque_nm', 0, 500),
             $node->has('ways') ? self::ways($node->at('ways')) : null,
         );
     }
@@ -242,10 +243,10 @@ final readonly class RunCodec
             self::fitting(
                 $node,
                 $kind,
-                Steps::exactly($node->has('smallest_step') ? $node->at('smallest_step')->number(1 / 720, 10) : $fine),
+                Steps::exactly($node->optionalNumber('smallest_step', 1 / 720, 10) ?? $fine),
             ),
             $node->at('mm_per_step')->number(0.01, 100),
-            $node->has('knowledge') ? $node->at('knowledge')->enum(Knowledge::class) : Knowledge::Drawn,
+            $node->optionalEnum('knowledge', Knowledge::class) ?? Knowledge::Drawn,
             self::range($node->at('travel_steps'), Steps::exactly(...)),
             $node->has('healthy_steps') ? self::range($node->at('healthy_steps'), Steps::exactly(...)) : null,
         );

@@ -7,6 +7,7 @@ namespace VividPull\Core\Wire;
 use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Errors\BadFile;
+use VividPull\Core\Input\Node;
 
 /**
  * A run somebody still works on. Threads, travels and steps may be empty, for they are measured at a machine; all else

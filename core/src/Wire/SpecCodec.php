@@ -9,6 +9,7 @@ use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Errors\Quoted;
 use VividPull\Core\Family\Families;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Procedure\GuideStep;
 use VividPull\Core\Spec\Book;
 use VividPull\Core\Spec\BookInterval;
@@ -70,11 +71,11 @@ final readonly class SpecCodec
             $node->has('conditions')
                 ? self::conditions($node->at('conditions'))
                 : Conditions::of(EngineHeat::Cold, null, []),
-            $node->has('policy') ? $node->at('policy')->enum(Policy::class) : $family->startingPolicy(),
-            $node->has('rule') ? $node->at('rule')->enum(DecisionRule::class) : DecisionRule::Guarded,
+            $node->optionalEnum('policy', Policy::class) ?? $family->startingPolicy(),
+            $node->optionalEnum('rule', DecisionRule::class) ?? DecisionRule::Guarded,
             self::source($node->at('source')),
             $second === null ? null : FreePlayBand::at(self::secondPoint($node), self::band($second)),
-            $second !== null && $second->has('set_first') && $second->at('set_first')->boolean(),
+            $second !== null && $second->flag('set_first'),
             $others,
             $node->has('book') ? self::book($node->at('book'), $key) : Book::silent(),
         );
@@ -161,8 +162,8 @@ final readonly class SpecCodec
         $node->object([], ['engine', 'wheels', 'poses']);
 
         return Conditions::of(
-            $node->has('engine') ? $node->at('engine')->enum(EngineHeat::class) : null,
-            $node->has('wheels') ? $node->at('wheels')->enum(Wheels::class) : null,
+            $node->optionalEnum('engine', EngineHeat::class),
+            $node->optionalEnum('wheels', Wheels::class),
             $node->has('poses')
                 ? array_map(static fn (Node $pose): Pose => $pose->enum(Pose::class), $node->at('poses')->items(3))
                 : [],
@@ -217,8 +218,8 @@ final readonly class SpecCodec
         $node->object([], ['usage', 'unit', 'months']);
 
         return $node->making(static fn (): BookInterval => BookInterval::of(
-            $node->has('usage') ? $node->at('usage')->number(1, 1_000_000) : null,
-            $node->has('unit') ? $node->at('unit')->enum(MeterUnit::class) : null,
+            $node->optionalNumber('usage', 1, 1_000_000),
+            $node->optionalEnum('unit', MeterUnit::class),
             $node->has('months') ? $node->at('months')->integer(1, 120) : null,
         ));
     }
@@ -285,7 +286,7 @@ final readonly class SpecCodec
             $node->optionalString('entered_by'),
             $node->optionalString('checked_by'),
             $node->has('date') ? $node->at('date')->day() : null,
-            $node->has('kind') ? $node->at('kind')->enum(SourceKind::class) : SourceKind::Document,
+            $node->optionalEnum('kind', SourceKind::class) ?? SourceKind::Document,
         );
     }
 }

@@ -8,6 +8,7 @@ use VividPull\Core\Cable\LockCreep;
 use VividPull\Core\Cable\RatioPrior;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Errors\BadFile;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Log\ControlDrift;
 use VividPull\Core\Log\History;
 use VividPull\Core\Log\LeftBefore;
@@ -59,7 +60,7 @@ final readonly class StandingCodec
     {
         return new History(
             $node->has('drift') ? self::drift($node->at('drift')) : null,
-            $node->has('usage') ? $node->at('usage')->number(0, 1e9) : null,
+            $node->optionalNumber('usage', 0, 1e9),
             $node->optionalString('usage_unit', 4) ?? '',
             $node->has('pack') ? array_map(self::inspection(...), $node->at('pack')->items(100)) : [],
             $node->has('left') ? self::left($node->at('left')) : null,
@@ -125,7 +126,7 @@ final readonly class StandingCodec
         $node->object([], ['play_mm', 'bite', 'said']);
 
         return new RidersWish(
-            $node->has('play_mm') ? $node->at('play_mm')->number(0, 1000) : null,
+            $node->optionalNumber('play_mm', 0, 1000),
             $node->optionalString('bite', 20),
             $node->optionalString('said', 200),
         );

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace VividPull\Core\Wire;
 
 use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Log\Entry\TraceTaken;
-use VividPull\Core\Log\Stamp;
 use VividPull\Core\Trace\Phase;
 use VividPull\Core\Trace\Reached;
 use VividPull\Core\Trace\Thinned;
@@ -20,23 +20,6 @@ final readonly class TraceCodec
 {
     private function __construct() {}
 
-    public static function entry(Node $body, Stamp $stamp): TraceTaken
-    {
-        $body->object(['trace', 'points', 'point', 'to_stop', 'told'], ['instrument', 'at_mm', 'reach_mm']);
-
-        return new TraceTaken(
-            $stamp,
-            $body->at('trace')->string(40),
-            (int) $body->at('points')->number(1, 1e6),
-            $body->at('point')->enum(ReadingPoint::class),
-            $body->optionalString('instrument', 40),
-            $body->has('at_mm') ? $body->at('at_mm')->number(1, 2000) : null,
-            $body->at('to_stop')->boolean(),
-            self::told($body->at('told')),
-            self::reach($body),
-        );
-    }
-
     /**
      * Where and with what a pull was measured.
      *
@@ -45,7 +28,8 @@ final readonly class TraceCodec
     public static function how(Node $node): array
     {
         $node->object(['point', 'to_stop'], ['instrument', 'at_mm', 'reach_mm']);
-        $reach = self::reach($node);
+        $reach = $node->optionalNumber('reach_mm', 1, 1000);
+        $at = $node->optionalNumber('at_mm', 1, 2000);
         $instrument = $node->optionalString('instrument', 40);
 
         return [
@@ -53,13 +37,8 @@ final readonly class TraceCodec
             'to_stop' => $node->at('to_stop')->boolean(),
         ]
             + ($instrument === null ? [] : ['instrument' => $instrument])
-                + ($node->has('at_mm') ? ['at_mm' => $node->at('at_mm')->number(1, 2000)] : [])
+                + ($at === null ? [] : ['at_mm' => $at])
                 + ($reach === null ? [] : ['reach_mm' => $reach]);
-    }
-
-    private static function reach(Node $node): ?float
-    {
-        return $node->has('reach_mm') ? $node->at('reach_mm')->number(1, 1000) : null;
     }
 
     /** @return array<string, mixed> as an entry holds it */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Wire;
 
 use VividPull\Core\Errors\BadFile;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Quantity\Dimension;
 use VividPull\Core\Quantity\NotUnderstood;

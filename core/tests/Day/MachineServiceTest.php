@@ -9,13 +9,13 @@ use VividPull\Core\Day\MachineService;
 use VividPull\Core\Day\Readiness;
 use VividPull\Core\Day\ServiceStop;
 use VividPull\Core\Family\Families;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Judging\InstrumentCapability;
 use VividPull\Core\Measurement\Instrument;
 use VividPull\Core\Spec\DecisionRule;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\SpecBand;
 use VividPull\Core\Tests\Support\TestJob;
-use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
 use VividPull\Core\Wire\SpecCodec;
 

@@ -15,6 +15,7 @@ use VividPull\Core\Diagnosis\JobAnswer;
 use VividPull\Core\Diagnosis\JobEvidence;
 use VividPull\Core\Diagnosis\OwnWords;
 use VividPull\Core\Family\Families;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Judging\GateState;
 use VividPull\Core\Log\Person;
 use VividPull\Core\Log\Role;
@@ -25,7 +26,6 @@ use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Tests\Support\FamilyJob;
 use VividPull\Core\Tests\Support\TestJob;
 use VividPull\Core\Wire\EntryCodec;
-use VividPull\Core\Wire\Node;
 
 /** What a job knows is not asked again; what people say in their own words is matched to what they may mean. */
 final class JobEvidenceTest extends TestCase
@@ -217,7 +217,7 @@ final class JobEvidenceTest extends TestCase
 
             return;
         }
-        $entry = (new EntryCodec($job->run))->body(
+        $entry = (new EntryCodec($job->run))->entry(
             $said->kind,
             Node::of($said->body),
             new Stamp(

@@ -10,6 +10,7 @@ use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Family\Family;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Procedure\Gate;
 use VividPull\Core\Procedure\Guide;
 use VividPull\Core\Procedure\GuideStep;
@@ -21,7 +22,6 @@ use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Procedure\Step;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Tests\Support\TestJob;
-use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
 use VividPull\Core\Wire\SpecCodec;
 

@@ -10,6 +10,7 @@ use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Family\Family;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Procedure\GateKey;
 use VividPull\Core\Procedure\Inspection;
 use VividPull\Core\Procedure\JobStage;
@@ -18,7 +19,6 @@ use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Step;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Tests\Support\TestJob;
-use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
 use VividPull\Core\Wire\SpecCodec;
 

@@ -9,13 +9,13 @@ use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\CableEnd;
 use VividPull\Core\Cable\KnownCable;
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Planning\BookMatch;
 use VividPull\Core\Planning\CableBook;
 use VividPull\Core\Planning\MatchVerdict;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Tests\Support\TestJob;
-use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
 use VividPull\Core\Wire\SpecCodec;
 

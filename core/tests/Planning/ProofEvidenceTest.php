@@ -9,6 +9,7 @@ use PHPUnit\Framework\TestCase;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Family\SlidingDrive;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Planning\PlanKind;
 use VividPull\Core\Planning\ProofEvidence;
 use VividPull\Core\Planning\TableAdviceKind;
@@ -22,7 +23,6 @@ use VividPull\Core\Spec\Mover;
 use VividPull\Core\Spec\OutcomeTable;
 use VividPull\Core\Spec\SpecBand;
 use VividPull\Core\Tests\Support\TestJob;
-use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
 
 /** From a failed proof to the next move. Which way each errs: common practice, no source. */

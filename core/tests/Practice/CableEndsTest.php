@@ -10,6 +10,7 @@ use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Log\Person;
 use VividPull\Core\Log\Role;
 use VividPull\Core\Practice\Control\Act;
@@ -23,7 +24,6 @@ use VividPull\Core\Practice\Lesson\MachineView;
 use VividPull\Core\Procedure\Cure;
 use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Quantity\Steps;
-use VividPull\Core\Wire\Node;
 
 /** The ends of a cable are hooked by hand. Common practice, no source. */
 final class CableEndsTest extends TestCase

@@ -11,6 +11,7 @@ use VividPull\Core\Family\Families;
 use VividPull\Core\Family\ModeCables;
 use VividPull\Core\Family\SlidingDrive;
 use VividPull\Core\Family\SpeedSelector;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Quantity\QuantityReader;
 use VividPull\Core\Quantity\Unit;
@@ -19,7 +20,6 @@ use VividPull\Core\Spec\Mover;
 use VividPull\Core\Spec\OutcomeSetting;
 use VividPull\Core\Spec\Policy;
 use VividPull\Core\Tests\Support\TestJob;
-use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
 use VividPull\Core\Wire\StateCodec;
 

@@ -12,6 +12,7 @@ use VividPull\Core\Bench\Shown;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Errors\CoreError;
 use VividPull\Core\Family\Families;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Judging\GateState;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\Log;
@@ -25,7 +26,6 @@ use VividPull\Core\Quantity\Unit;
 use VividPull\Core\Spec\OutcomeTable;
 use VividPull\Core\Wire\AimCodec;
 use VividPull\Core\Wire\EntryCodec;
-use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
 use VividPull\Core\Wire\SpecCodec;
 
@@ -67,7 +67,7 @@ final class TestJob
         $this->person = self::ines();
         $decoded = RunCodec::decode(Node::of($run));
         $this->codec = new EntryCodec($decoded);
-        $opened = $this->codec->body(
+        $opened = $this->codec->entry(
             EntryKind::Opened,
             Node::of(['control' => 'test', 'standing' => $standing] + ($isCheck ? ['check' => true] : [])),
             $this->stamp(),
@@ -387,7 +387,7 @@ final class TestJob
     /** @param  array<string, mixed>  $body */
     public function entry(string $kind, array $body, ?string $after = null): self
     {
-        $entry = $this->codec->body(EntryKind::from($kind), Node::of($body, '$.body'), $this->stamp($after));
+        $entry = $this->codec->entry(EntryKind::from($kind), Node::of($body, '$.body'), $this->stamp($after));
         $this->state = Bench::accept($this->state, $entry);
         $this->written[] = [
             'id' => $this->last(),

@@ -9,10 +9,10 @@ use PHPUnit\Framework\TestCase;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Family\SlidingDrive;
 use VividPull\Core\Family\SpeedSelector;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Spec\Mover;
 use VividPull\Core\Tests\Support\TestJob;
 use VividPull\Core\Wire\AimCodec;
-use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\SpecCodec;
 
 final class AimCodecTest extends TestCase

@@ -9,6 +9,7 @@ use PHPUnit\Framework\TestCase;
 use VividPull\Core\Cable\Knowledge;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Errors\CoreError;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Log\Entry\Closed;
 use VividPull\Core\Log\Entry\CoverMoved;
 use VividPull\Core\Log\Entry\Moved;
@@ -20,7 +21,6 @@ use VividPull\Core\Spec\DecisionRule;
 use VividPull\Core\Spec\EngineHeat;
 use VividPull\Core\Tests\Support\TestJob;
 use VividPull\Core\Wire\EntryCodec;
-use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
 use VividPull\Core\Wire\SpecCodec;
 use VividPull\Core\Wire\StandingCodec;
@@ -234,6 +234,6 @@ final class CodecsTest extends TestCase
     private static function body(string $kind, array $body): object
     {
         return (new EntryCodec(RunCodec::decode(Node::of(TestJob::clutchRun()))))
-            ->body(EntryKind::from($kind), Node::of($body), new Stamp('e9', '2026-03-03T08:40:00Z', TestJob::ines()));
+            ->entry(EntryKind::from($kind), Node::of($body), new Stamp('e9', '2026-03-03T08:40:00Z', TestJob::ines()));
     }
 }

@@ -6,7 +6,7 @@ namespace VividPull\Core\Tests\Wire;
 
 use PHPUnit\Framework\TestCase;
 use VividPull\Core\Errors\BadFile;
-use VividPull\Core\Wire\Node;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Wire\RunDraft;
 
 final class RunDraftTest extends TestCase

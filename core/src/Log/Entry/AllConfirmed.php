@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace VividPull\Core\Log\Entry;
 
 use VividPull\Core\Family\Family;
+use VividPull\Core\Input\Node;
+use VividPull\Core\Log\Decoding;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\Finding;
+use VividPull\Core\Log\LogNames;
 use VividPull\Core\Log\Stamp;
 use VividPull\Core\Procedure\Inspection;
 use VividPull\Core\Procedure\Step;
@@ -23,9 +26,26 @@ final readonly class AllConfirmed extends Entry
         parent::__construct($stamp);
     }
 
+    public static function from(Node $body, Stamp $stamp, Decoding $with): self
+    {
+        $keys = $body->object(['keys'])->at('keys')->items(20);
+
+        return new self($stamp, array_map(static fn (Node $key): string => $key->string(40), $keys));
+    }
+
     public function kind(): EntryKind
     {
         return EntryKind::AllConfirmed;
+    }
+
+    public function said(LogNames $names): string
+    {
+        return implode('; ', array_map(
+            static fn (Confirmed|Inspected $line): string => $line instanceof Confirmed
+                ? $names->step($line->key)
+                : $names->inspection($line->key).' sound',
+            $this->each($names->family()),
+        ));
     }
 
     /**

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Log\Entry;
 
+use VividPull\Core\Input\Node;
 use VividPull\Core\Log\ClosingOutcome;
+use VividPull\Core\Log\Decoding;
 use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Log\LogNames;
 use VividPull\Core\Log\Stamp;
 
 /** The job is signed and over. */
@@ -16,8 +19,29 @@ final readonly class Closed extends Entry
         parent::__construct($stamp);
     }
 
+    public static function from(Node $body, Stamp $stamp, Decoding $with): self
+    {
+        $body->object(['outcome'], ['next_check', 'record']);
+
+        return new self(
+            $stamp,
+            $body->at('outcome')->enum(ClosingOutcome::class),
+            $body->optionalString('next_check', 10),
+        );
+    }
+
     public function kind(): EntryKind
     {
         return EntryKind::Closed;
+    }
+
+    public function said(LogNames $names): string
+    {
+        return 'Closed: '.match ($this->outcome) {
+            ClosingOutcome::Fit => 'fit for use',
+            ClosingOutcome::ByChoice => 'left outside by choice',
+            ClosingOutcome::Tagged => 'tagged, do not run',
+            ClosingOutcome::Checked => 'checked, play inside',
+        };
     }
 }

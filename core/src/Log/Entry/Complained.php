@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Log\Entry;
 
+use VividPull\Core\Input\Node;
+use VividPull\Core\Log\Decoding;
 use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Log\LogNames;
 use VividPull\Core\Log\Stamp;
 use VividPull\Core\Procedure\Symptom;
 
@@ -20,8 +23,22 @@ final readonly class Complained extends Entry
         parent::__construct($stamp);
     }
 
+    public static function from(Node $body, Stamp $stamp, Decoding $with): self
+    {
+        return new self($stamp, array_map(
+            static fn (Node $one): Symptom => $one->enum(Symptom::class),
+            $body->object(['symptoms'])->at('symptoms')->items(30),
+        ));
+    }
+
     public function kind(): EntryKind
     {
         return EntryKind::Complaint;
+    }
+
+    public function said(LogNames $names): string
+    {
+        return 'Feels wrong: '
+            .implode('; ', array_map(static fn (Symptom $one): string => lcfirst($one->words()), $this->symptoms));
     }
 }

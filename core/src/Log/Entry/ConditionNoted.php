@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Log\Entry;
 
+use VividPull\Core\Input\Node;
+use VividPull\Core\Log\Decoding;
 use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Log\LogNames;
 use VividPull\Core\Log\Stamp;
 use VividPull\Core\Spec\Conditions;
 use VividPull\Core\Spec\EngineHeat;
@@ -32,8 +35,24 @@ final readonly class ConditionNoted extends Entry
         return Conditions::say($this->engine, $this->wheels);
     }
 
+    public static function from(Node $body, Stamp $stamp, Decoding $with): self
+    {
+        $body->object([], ['engine', 'wheels']);
+
+        return new self(
+            $stamp,
+            $body->optionalEnum('engine', EngineHeat::class),
+            $body->optionalEnum('wheels', Wheels::class),
+        );
+    }
+
     public function kind(): EntryKind
     {
         return EntryKind::Condition;
+    }
+
+    public function said(LogNames $names): string
+    {
+        return $this->label();
     }
 }

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Log\Entry;
 
+use VividPull\Core\Input\Node;
+use VividPull\Core\Log\Decoding;
 use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Log\LogNames;
 use VividPull\Core\Log\Stamp;
 
 /** Someone else takes part from here on. */
@@ -15,8 +18,20 @@ final readonly class Joined extends Entry
         parent::__construct($stamp);
     }
 
+    public static function from(Node $body, Stamp $stamp, Decoding $with): self
+    {
+        $body->object([]);
+
+        return new self($stamp);
+    }
+
     public function kind(): EntryKind
     {
         return EntryKind::Joined;
+    }
+
+    public function said(LogNames $names): string
+    {
+        return "{$this->stamp->by->name} joined";
     }
 }

@@ -4,7 +4,12 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Log\Entry;
 
+use VividPull\Core\Errors\BadFile;
+use VividPull\Core\Errors\Quoted;
+use VividPull\Core\Input\Node;
+use VividPull\Core\Log\Decoding;
 use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Log\LogNames;
 use VividPull\Core\Log\Stamp;
 use VividPull\Core\Log\Standing;
 
@@ -21,8 +26,29 @@ final readonly class Opened extends Entry
         parent::__construct($stamp);
     }
 
+    public static function from(Node $body, Stamp $stamp, Decoding $with): self
+    {
+        $body->object(['control', 'standing'], ['check']);
+        $standing = $with->standing($body->at('standing'));
+        foreach (array_keys($standing->positions) as $id) {
+            if ($with->run()->adjuster($id) === null) {
+                throw BadFile::at(
+                    $body->at('standing')->at('positions_steps')->path,
+                    Quoted::text($id).' is not an adjuster of this run.',
+                );
+            }
+        }
+
+        return new self($stamp, $body->at('control')->string(60), $standing, $body->flag('check'));
+    }
+
     public function kind(): EntryKind
     {
         return EntryKind::Opened;
+    }
+
+    public function said(LogNames $names): string
+    {
+        return $this->isCheck ? 'Check begun: play only' : 'Job opened';
     }
 }

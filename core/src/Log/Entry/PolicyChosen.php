@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Log\Entry;
 
+use VividPull\Core\Errors\BadFile;
+use VividPull\Core\Input\Node;
+use VividPull\Core\Log\Decoding;
 use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Log\LogNames;
 use VividPull\Core\Log\Stamp;
 use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Spec\Parking;
@@ -32,9 +36,37 @@ final readonly class PolicyChosen extends Entry
         parent::__construct($stamp);
     }
 
+    public static function from(Node $body, Stamp $stamp, Decoding $with): self
+    {
+        $body->object([], ['policy', 'mode', 'parking', 'like', 'wish', 'whole']);
+        $like = $body->has('like') ? $body->at('like')->object(['machine', 'mm']) : null;
+        $chosen = new self(
+            $stamp,
+            $body->optionalEnum('policy', Policy::class),
+            $body->optionalEnum('mode', SettingMode::class),
+            $body->optionalEnum('parking', Parking::class),
+            $like === null ? null : new SetLike($like->at('machine')->string(20), $like->at('mm')->number(0, 10_000)),
+            $body->has('wish') ? $with->wish($body->at('wish')) : null,
+            $body->flag('whole'),
+        );
+        if ($chosen->say() === '') {
+            throw BadFile::at(
+                $body->path,
+                'say a “policy”, a “mode”, a “parking”, a “wish”, whom to set it “like”, or that it goes on as a “whole” job.',
+            );
+        }
+
+        return $chosen;
+    }
+
     public function kind(): EntryKind
     {
         return EntryKind::Policy;
+    }
+
+    public function said(LogNames $names): string
+    {
+        return $this->say();
     }
 
     public function say(): string

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Log\Entry;
 
+use VividPull\Core\Input\Node;
+use VividPull\Core\Log\Decoding;
 use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Log\LogNames;
 use VividPull\Core\Log\Stamp;
 use VividPull\Core\Procedure\Cure;
 
@@ -16,8 +19,20 @@ final readonly class PutRight extends Entry
         parent::__construct($stamp);
     }
 
+    public static function from(Node $body, Stamp $stamp, Decoding $with): self
+    {
+        $body->object(['cure'], ['remark']);
+
+        return new self($stamp, $body->at('cure')->enum(Cure::class), self::remark($body));
+    }
+
     public function kind(): EntryKind
     {
         return EntryKind::PutRight;
+    }
+
+    public function said(LogNames $names): string
+    {
+        return $this->cure->label().($this->remark === null ? '' : ": {$this->remark}");
     }
 }

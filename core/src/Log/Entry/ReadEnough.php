@@ -6,7 +6,10 @@ namespace VividPull\Core\Log\Entry;
 
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Input\Node;
+use VividPull\Core\Log\Decoding;
 use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Log\LogNames;
 use VividPull\Core\Log\Stamp;
 
 /**
@@ -20,9 +23,27 @@ final readonly class ReadEnough extends Entry
         parent::__construct($stamp);
     }
 
+    public static function from(Node $body, Stamp $stamp, Decoding $with): self
+    {
+        $body->object(['point', 'pose']);
+
+        return new self(
+            $stamp,
+            $body->at('point')->enum(ReadingPoint::class),
+            $body->at('pose')->enum(Pose::class),
+        );
+    }
+
     public function kind(): EntryKind
     {
         return EntryKind::Enough;
+    }
+
+    public function said(LogNames $names): string
+    {
+        return "Left as it reads at the {$names->spec->pointName($this->point)}"
+            .($this->pose === Pose::Straight ? '' : ", {$this->pose->label()}")
+            .': the instrument can say no more';
     }
 
     public static function place(ReadingPoint $point, Pose $pose): string

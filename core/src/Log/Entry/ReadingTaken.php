@@ -6,8 +6,14 @@ namespace VividPull\Core\Log\Entry;
 
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Input\Node;
+use VividPull\Core\Log\Decoding;
 use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Log\LogNames;
 use VividPull\Core\Log\Stamp;
+use VividPull\Core\Quantity\NotUnderstood;
+use VividPull\Core\Quantity\QuantityReader;
+use VividPull\Core\Quantity\Unit;
 use VividPull\Core\Spec\EngineHeat;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Spec\Wheels;
@@ -43,9 +49,33 @@ final readonly class ReadingTaken extends Entry
         ) === 1;
     }
 
+    public static function from(Node $body, Stamp $stamp, Decoding $with): self
+    {
+        $body->object(['mm', 'entered', 'point', 'instrument'], ['pose', 'engine', 'wheels', 'written_step_mm']);
+
+        return new self(
+            $stamp,
+            $body->at('mm')->number(-10_000, 1e9),
+            $body->at('entered')->string(60),
+            self::coarseness($body),
+            $body->at('point')->enum(ReadingPoint::class),
+            $body->optionalEnum('pose', Pose::class) ?? Pose::Straight,
+            $body->optionalEnum('engine', EngineHeat::class),
+            $body->optionalEnum('wheels', Wheels::class),
+            $body->at('instrument')->string(40),
+        );
+    }
+
     public function kind(): EntryKind
     {
         return EntryKind::Reading;
+    }
+
+    public function said(LogNames $names): string
+    {
+        return "Read {$this->entered}".(is_numeric($this->entered) ? ' mm' : '')
+            ." at the {$names->spec->pointName($this->point)}"
+            .(count($names->spec->conditions->poses) < 2 ? '' : ", {$this->pose->label()}");
     }
 
     /** Whether this reading repeats the other: the same thing, read the same way, by the same person. */
@@ -63,5 +93,22 @@ final readonly class ReadingTaken extends Entry
             && $this->pose === $other->pose
             && (! $spec->heatMatters() || $this->engine === $other->engine)
             && (! $spec->wheelsMatter() || $this->wheels === $other->wheels);
+    }
+
+    /**
+     * How coarse a reading was written beyond what its instrument shows. Logs from before said 12.7 of `1/2 in`, which
+     * is half an inch and no coarser than the rule: where the words tell, they count.
+     */
+    private static function coarseness(Node $body): float
+    {
+        $said = $body->optionalNumber('written_step_mm', 0, 1000) ?? 0.0;
+        if ($said === 0.0) {
+            return 0.0;
+        }
+        try {
+            return QuantityReader::defaultingTo(Unit::Millimetre)->read($body->at('entered')->string(60))->coarseness;
+        } catch (NotUnderstood) {
+            return $said;
+        }
     }
 }

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Log\Entry;
 
+use VividPull\Core\Input\Node;
+use VividPull\Core\Log\Decoding;
 use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Log\LogNames;
 use VividPull\Core\Log\Stamp;
 
 /** A person stands by a reading that was asked about: it is right as it was typed. */
@@ -15,8 +18,20 @@ final readonly class ReadingUpheld extends Entry
         parent::__construct($stamp);
     }
 
+    public static function from(Node $body, Stamp $stamp, Decoding $with): self
+    {
+        return new self($stamp, $body->object(['reading'])->at('reading')->string(40));
+    }
+
     public function kind(): EntryKind
     {
         return EntryKind::Upheld;
+    }
+
+    public function said(LogNames $names): string
+    {
+        $reading = $names->entry($this->reading);
+
+        return 'It is right: '.($reading instanceof ReadingTaken ? lcfirst($reading->said($names)) : 'a reading');
     }
 }

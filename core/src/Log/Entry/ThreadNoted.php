@@ -4,7 +4,15 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Log\Entry;
 
+use VividPull\Core\Cable\ThreadedAdjuster;
+use VividPull\Core\Errors\BadFile;
+use VividPull\Core\Errors\Quoted;
+use VividPull\Core\Errors\Refused;
+use VividPull\Core\Input\Node;
+use VividPull\Core\Log\CountedSteps;
+use VividPull\Core\Log\Decoding;
 use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Log\LogNames;
 use VividPull\Core\Log\Stamp;
 use VividPull\Core\Log\ThreadState;
 use VividPull\Core\Quantity\Steps;
@@ -15,6 +23,9 @@ use VividPull\Core\Quantity\Steps;
  */
 final readonly class ThreadNoted extends Entry
 {
+    /** Fields that say why it was not counted. */
+    private const UNCOUNTED = [ThreadState::Unseen->value, ThreadState::Marked->value, ThreadState::Seized->value];
+
     public function __construct(
         Stamp $stamp,
         public string $adjuster,
@@ -24,8 +35,40 @@ final readonly class ThreadNoted extends Entry
         parent::__construct($stamp);
     }
 
+    public static function from(Node $body, Stamp $stamp, Decoding $with): self
+    {
+        $body->object(['adjuster'], ['showing_mm', ...CountedSteps::FIELDS, ...self::UNCOUNTED]);
+        $id = $body->at('adjuster')->string(40);
+        $adjuster = $with->adjuster($id)
+            ?? throw Refused::because(Quoted::text($id).' is not an adjuster of this control.');
+        if ($body->has('showing_mm') && ! $adjuster instanceof ThreadedAdjuster) {
+            throw BadFile::at(
+                $body->at('showing_mm')->path,
+                "the {$adjuster->name()} has no thread to measure; say where it stands in “steps”.",
+            );
+        }
+        foreach (self::UNCOUNTED as $state) {
+            if ($body->flag($state)) {
+                return new self($stamp, $id, null, ThreadState::from($state));
+            }
+        }
+        $position = $body->has('showing_mm') && $adjuster instanceof ThreadedAdjuster
+            ? $adjuster->positionShowing($body->at('showing_mm')->number(0, 500))
+            : CountedSteps::of($body, 0, $adjuster);
+
+        return new self($stamp, $id, $position);
+    }
+
     public function kind(): EntryKind
     {
         return EntryKind::Thread;
+    }
+
+    public function said(LogNames $names): string
+    {
+        return $names->adjuster($this->adjuster).': '
+            .($this->position === null
+                ? lcfirst($this->state->label() ?? 'not counted')
+                : $names->run->everKnown($this->adjuster)?->where($this->position));
     }
 }

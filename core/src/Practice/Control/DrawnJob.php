@@ -8,13 +8,13 @@ use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Family\StarterSpec;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Practice\Chance;
 use VividPull\Core\Spec\Aim;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\OutcomeTable;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Wire\AimCodec;
-use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
 use VividPull\Core\Wire\SpecCodec;
 

@@ -13,6 +13,7 @@ use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Family\Families;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Judging\GateState;
 use VividPull\Core\Judging\GateStatus;
 use VividPull\Core\Judging\Judgement;
@@ -40,7 +41,6 @@ use VividPull\Core\Spec\EngineHeat;
 use VividPull\Core\Spec\OutcomeSetting;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Wire\EntryCodec;
-use VividPull\Core\Wire\Node;
 
 /**
  * Works a job on a control whose truth the bench does not see: reads it, tries it and turns it as it is asked to, and
@@ -86,7 +86,7 @@ final class HonestHand
     ) {
         $this->person = new Person('hand', 'Hand', Role::Technician);
         $this->codec = new EntryCodec($run);
-        $opened = $this->codec->body(EntryKind::Opened, Node::of(['control' => 'practice', 'standing' => [
+        $opened = $this->codec->entry(EntryKind::Opened, Node::of(['control' => 'practice', 'standing' => [
             ...($at === [] ? [] : ['positions_steps' => $at]),
             'shelf' => [['name' => $instrument['id'], 'reach_mm' => 500] + $instrument],
         ]]), $this->stamp());
@@ -525,7 +525,7 @@ final class HonestHand
     /** @param  array<string, mixed>  $body */
     private function entry(EntryKind $kind, array $body): null
     {
-        $entry = $this->codec->body($kind, Node::of($body), $this->stamp());
+        $entry = $this->codec->entry($kind, Node::of($body), $this->stamp());
         $this->state = Bench::accept($this->state, $entry);
         $this->deeds[] = $entry;
 

@@ -7,12 +7,12 @@ namespace VividPull\Core\Practice\Lesson;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Errors\BadFile;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Practice\Control\Act;
 use VividPull\Core\Practice\Control\ActKind;
 use VividPull\Core\Procedure\Cure;
 use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Quantity\Steps;
-use VividPull\Core\Wire\Node;
 
 /**
  * What is done to a machine to learn on, as it goes over the wire: `act`, and what it is `of`; `by` so many turns or
@@ -76,6 +76,6 @@ final readonly class ActCodec
 
     private static function pose(Node $node): ?Pose
     {
-        return $node->has('pose') ? $node->at('pose')->enum(Pose::class) : null;
+        return $node->optionalEnum('pose', Pose::class);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Practice\Lesson;
 
+use VividPull\Core\Input\Node;
 use VividPull\Core\Log\Entry\Entry;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\Person;
@@ -14,7 +15,6 @@ use VividPull\Core\Practice\Control\HonestHand;
 use VividPull\Core\Practice\Control\JobEnd;
 use VividPull\Core\Practice\Control\WorkedJob;
 use VividPull\Core\Wire\EntryCodec;
-use VividPull\Core\Wire\Node;
 
 /** Works a lesson as the bench asks, tries everything it writes, and signs or tags it. */
 final readonly class AdvisedHand
@@ -53,8 +53,8 @@ final readonly class AdvisedHand
         $codec = new EntryCodec($lesson->run);
 
         return $end === JobEnd::Fit
-            ? $codec->body(EntryKind::Closed, Node::of(['outcome' => 'fit']), $stamp)
-            : $codec->body(
+            ? $codec->entry(EntryKind::Closed, Node::of(['outcome' => 'fit']), $stamp)
+            : $codec->entry(
                 EntryKind::Tag,
                 Node::of(['reason' => mb_substr($why === '' ? 'Not fit for use.' : $why, 0, 200)]),
                 $stamp,

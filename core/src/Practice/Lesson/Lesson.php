@@ -8,6 +8,7 @@ use VividPull\Core\Bench\Bench;
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\Log;
 use VividPull\Core\Log\Stamp;
@@ -17,7 +18,6 @@ use VividPull\Core\Practice\Control\TrueControl;
 use VividPull\Core\Practice\SeededChance;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Wire\EntryCodec;
-use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
 
 /** A machine to learn on: what its book says, how it truly is, and what the learner is told. */
@@ -69,7 +69,7 @@ final readonly class Lesson
         return Bench::replay(
             $this->spec,
             $this->run,
-            Log::of((new EntryCodec($this->run))->body(EntryKind::Opened, Node::of($body), $stamp)),
+            Log::of((new EntryCodec($this->run))->entry(EntryKind::Opened, Node::of($body), $stamp)),
         );
     }
 }

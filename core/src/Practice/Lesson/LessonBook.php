@@ -7,6 +7,7 @@ namespace VividPull\Core\Practice\Lesson;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Practice\Control\AsFound;
 use VividPull\Core\Practice\Control\DrawnJob;
 use VividPull\Core\Practice\Control\Fault;
@@ -14,7 +15,6 @@ use VividPull\Core\Practice\Control\Mechanics;
 use VividPull\Core\Spec\EngineHeat;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\Spec;
-use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
 use VividPull\Core\Wire\SpecCodec;
 

@@ -6,13 +6,13 @@ namespace VividPull\Core\Practice\Lesson;
 
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Errors\BadFile;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Practice\Control\AsFound;
 use VividPull\Core\Practice\Control\Fault;
 use VividPull\Core\Practice\Control\Mechanics;
 use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Spec\SpeedCeiling;
-use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
 use VividPull\Core\Wire\SpecCodec;
 
@@ -136,7 +136,7 @@ final readonly class LessonFile
             $true->at('offset')->number(-100, 100),
             $at,
             array_map(static fn (Node $one): Fault => $one->enum(Fault::class), $true->at('faults')->items(10)),
-            $true->has('hot') && $true->at('hot')->boolean(),
+            $true->flag('hot'),
             self::speed($true, $spec),
         );
     }
@@ -147,7 +147,7 @@ final readonly class LessonFile
             throw BadFile::at($true->path, 'a speed is named where the spec has a governed speed, and nowhere else.');
         }
 
-        return $true->has('speed_kmh') ? $true->at('speed_kmh')->number(1, MeasureKey::GroundSpeed->most()) : null;
+        return $true->optionalNumber('speed_kmh', 1, MeasureKey::GroundSpeed->most());
     }
 
     private static function offSquare(Node $true, Run $run): float
@@ -181,10 +181,10 @@ final readonly class LessonFile
             $true->at('arm_sense')->number(-1, 1) < 0 ? -1 : 1,
             $true->at('lock_creep')->number(0, 20),
             0.0,
-            $true->has('lost_steps') ? $true->at('lost_steps')->number(0, 20) : 0.0,
-            $true->has('stiction_mm') ? $true->at('stiction_mm')->number(0, 5) : 0.0,
+            $true->optionalNumber('lost_steps', 0, 20) ?? 0.0,
+            $true->optionalNumber('stiction_mm', 0, 5) ?? 0.0,
             self::offSquare($true, $run),
-            $true->has('beds_mm') ? $true->at('beds_mm')->number(0, 5) : 0.0,
+            $true->optionalNumber('beds_mm', 0, 5) ?? 0.0,
         );
     }
 

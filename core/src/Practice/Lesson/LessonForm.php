@@ -9,11 +9,11 @@ use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Practice\Control\DrawnJob;
 use VividPull\Core\Practice\Control\Fault;
 use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Spec\OutcomeTable;
-use VividPull\Core\Wire\Node;
 
 /** A lesson filled in by hand: the machine of another lesson, with what is true of it as somebody writes it. */
 final readonly class LessonForm
@@ -115,7 +115,7 @@ final readonly class LessonForm
             'told' => $form->at('told')->boolean(),
             'true' => self::amount($form, $like) + [
                 'hot' => self::isHot($form, $like),
-                'offset' => $form->has('offset') ? $form->at('offset')->number(-100, 100) : 0.0,
+                'offset' => $form->optionalNumber('offset', -100, 100) ?? 0.0,
                 'faults' => array_map(
                     static fn (Node $one): string => self::fault($one, $like)->value,
                     $form->at('faults')->items(10),
@@ -136,7 +136,7 @@ final readonly class LessonForm
 
     private static function isHot(Node $form, Lesson $like): bool
     {
-        $isHot = $form->has('hot') && $form->at('hot')->boolean();
+        $isHot = $form->flag('hot');
         if ($isHot && $like->spec->conditions->engine === null) {
             throw BadFile::at($form->at('hot')->path, 'the figure of this control is the same hot or cold.');
         }

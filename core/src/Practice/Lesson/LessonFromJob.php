@@ -8,6 +8,7 @@ use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Log\Entry\Inspected;
 use VividPull\Core\Log\Entry\MeasureTaken;
 use VividPull\Core\Log\Entry\Moved;
@@ -22,7 +23,6 @@ use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\OutcomeTable;
 use VividPull\Core\Spec\SpeedCeiling;
-use VividPull\Core\Wire\Node;
 use VividPull\Core\Wire\RunCodec;
 
 /**

@@ -10,13 +10,13 @@ use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Errors\CoreError;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\Person;
 use VividPull\Core\Log\Role;
 use VividPull\Core\Log\Stamp;
 use VividPull\Core\Quantity\Unit;
 use VividPull\Core\Wire\EntryCodec;
-use VividPull\Core\Wire\Node;
 
 /** What was done and written in an attempt, in one file, so that it can be done again. See docs/formats/lesson.md. */
 final readonly class MovesFile
@@ -70,12 +70,12 @@ final readonly class MovesFile
                 $attempt->job(),
                 $person,
             );
-            $attempt->write($codec->body($draft->kind, Node::of($draft->body), $stamp));
+            $attempt->write($codec->entry($draft->kind, Node::of($draft->body), $stamp));
 
             return null;
         }
         $move->object(['kind', 'body'], ['at']);
-        $attempt->write($codec->body($move->at('kind')->enum(EntryKind::class), $move->at('body'), $stamp));
+        $attempt->write($codec->entry($move->at('kind')->enum(EntryKind::class), $move->at('body'), $stamp));
 
         return null;
     }
@@ -89,8 +89,8 @@ final readonly class MovesFile
         return new Shown(
             null,
             null,
-            $shown->has('pose') ? $shown->at('pose')->enum(Pose::class) : null,
-            $shown->has('point') ? $shown->at('point')->enum(ReadingPoint::class) : null,
+            $shown->optionalEnum('pose', Pose::class),
+            $shown->optionalEnum('point', ReadingPoint::class),
             $shown->optionalString('instrument', 40) ?? $lesson->instruments[0]['id'],
             $shown->optionalString('item', 80),
             Unit::Millimetre,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Tests\Practice\Lesson;
 
+use VividPull\Core\Input\Node;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\Person;
 use VividPull\Core\Log\Role;
@@ -19,7 +20,6 @@ use VividPull\Core\Practice\SeededChance;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\SpeedCeiling;
 use VividPull\Core\Wire\EntryCodec;
-use VividPull\Core\Wire\Node;
 
 /** Turns before it is safe, then writes what ought to be so without looking at anything, and signs it as fit. */
 final readonly class CarelessHand
@@ -49,7 +49,7 @@ final readonly class CarelessHand
                 $attempt->write($deed);
             }
         }
-        $attempt->write((new EntryCodec($lesson->run))->body(
+        $attempt->write((new EntryCodec($lesson->run))->entry(
             EntryKind::Closed,
             Node::of(['outcome' => 'fit']),
             new Stamp('end', '2026-01-01T09:00:00+00:00', $person),

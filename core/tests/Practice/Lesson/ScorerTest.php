@@ -9,6 +9,7 @@ use PHPUnit\Framework\TestCase;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\Person;
 use VividPull\Core\Log\Role;
@@ -30,7 +31,6 @@ use VividPull\Core\Practice\Lesson\SkillScore;
 use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Wire\EntryCodec;
-use VividPull\Core\Wire\Node;
 
 /** What each mistake costs, and in which words. */
 final class ScorerTest extends TestCase
@@ -721,7 +721,7 @@ final class ScorerTest extends TestCase
     public function test_of_what_was_written_before_the_order_of_work_is_not_asked(): void
     {
         $attempt = self::played('bail_right', []);
-        $ran = (new EntryCodec($attempt->job()->run))->body(
+        $ran = (new EntryCodec($attempt->job()->run))->entry(
             EntryKind::Check,
             Node::of(['key' => 'stops', 'answer' => 'engine_stops']),
             new Stamp('m1', '2026-01-01T08:00:00+00:00', new Person('learner', 'Learner', Role::Technician)),

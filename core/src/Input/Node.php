@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace VividPull\Core\Wire;
+namespace VividPull\Core\Input;
 
 use BackedEnum;
 use JsonException;
@@ -133,6 +133,28 @@ final readonly class Node
     public function optionalString(string $key, int $longest = 200): ?string
     {
         return $this->has($key) ? $this->at($key)->string($longest) : null;
+    }
+
+    /**
+     * @template E of BackedEnum
+     *
+     * @param  class-string<E>  $enum
+     * @return E|null
+     */
+    public function optionalEnum(string $key, string $enum): ?BackedEnum
+    {
+        return $this->has($key) ? $this->at($key)->enum($enum) : null;
+    }
+
+    public function optionalNumber(string $key, float $least, float $most): ?float
+    {
+        return $this->has($key) ? $this->at($key)->number($least, $most) : null;
+    }
+
+    /** Whether the key is there and says yes. */
+    public function flag(string $key): bool
+    {
+        return $this->has($key) && $this->at($key)->boolean();
     }
 
     /** @throws BadFile If it is no finite number between the limits, both included. */

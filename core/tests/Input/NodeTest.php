@@ -2,14 +2,14 @@
 
 declare(strict_types=1);
 
-namespace VividPull\Core\Tests\Wire;
+namespace VividPull\Core\Tests\Input;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use VividPull\Core\Errors\BadFile;
+use VividPull\Core\Input\Node;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\Policy;
-use VividPull\Core\Wire\Node;
 
 final class NodeTest extends TestCase
 {
