@@ -11,11 +11,15 @@ use VividPull\Core\Procedure\Inspection;
 use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Procedure\PackFindings;
 use VividPull\Core\Procedure\Proof;
+use WeakMap;
 
 /** What one control of one machine model is judged by: one version, never changed once a job has used it. */
 final readonly class Spec
 {
     public FamilyKey $family;
+
+    /** @var WeakMap<Run, list<Proof>> by the run they were asked of: a replay asks dozens of times */
+    private WeakMap $proofs;
 
     private function __construct(
         private SpecFamily $declared,
@@ -37,6 +41,7 @@ final readonly class Spec
         public Book $book,
     ) {
         $this->family = $declared->key();
+        $this->proofs = new WeakMap;
     }
 
     /** @param  list<Aim>  $targets */
@@ -72,7 +77,7 @@ final readonly class Spec
      */
     public function proofs(Run $run): array
     {
-        return [...$this->declared->proofs($run), ...$this->book->proofs()];
+        return $this->proofs[$run] ??= [...$this->declared->proofs($run), ...$this->book->proofs()];
     }
 
     /** What the second cable is judged by, as a spec of its own. */
