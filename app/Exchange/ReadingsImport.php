@@ -22,6 +22,7 @@ use VividPull\Core\Input\Node;
 use VividPull\Core\Log\Entry\ReadingTaken;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\Log;
+use VividPull\Core\Log\Person;
 use VividPull\Core\Log\Stamp;
 use VividPull\Core\Wire\EntryCodec;
 use VividPull\Core\Wire\RunCodec;
@@ -222,7 +223,7 @@ final class ReadingsImport implements LineImport
         $reading = (new EntryCodec($state->run))->entry(
             EntryKind::Reading,
             Node::of($line->body, 'reading'),
-            new Stamp($line->id, EntryCodec::instant($stamp->at('at')), EntryCodec::person($stamp->at('by'))),
+            new Stamp($line->id, EntryCodec::instant($stamp->at('at')), Person::from($stamp->at('by'))),
         );
         assert($reading instanceof ReadingTaken);
         $day = substr($line->at, 0, 10);

@@ -13,7 +13,6 @@ use VividPull\Core\Log\Decoding;
 use VividPull\Core\Log\Entry\Entry;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\Person;
-use VividPull\Core\Log\Role;
 use VividPull\Core\Log\Stamp;
 use VividPull\Core\Log\Standing;
 use VividPull\Core\Spec\RidersWish;
@@ -33,17 +32,6 @@ final class EntryCodec implements Decoding
         $node->object(['id', 'kind', 'at', 'by', 'body'], ['after', 'line', 'seq', 'received_at', 'control']);
 
         return $this->entry($node->at('kind')->enum(EntryKind::class), $node->at('body'), self::stamp($node));
-    }
-
-    public static function person(Node $node): Person
-    {
-        $node->object(['id', 'name', 'role']);
-
-        return new Person(
-            $node->at('id')->string(60),
-            $node->at('name')->string(60),
-            $node->at('role')->enum(Role::class),
-        );
     }
 
     /** The time a person's clock showed: ISO 8601 with seconds and an offset. */
@@ -105,7 +93,7 @@ final class EntryCodec implements Decoding
         return new Stamp(
             $node->at('id')->string(40),
             self::instant($node->at('at')),
-            self::person($node->at('by')),
+            Person::from($node->at('by')),
             $node->optionalString('after', 40),
             $node->optionalString('line', 600),
             $node->has('received_at') ? self::instant($node->at('received_at')) : null,
