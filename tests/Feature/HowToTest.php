@@ -20,6 +20,8 @@ final class HowToTest extends TestCase
     public static function examples(): iterable
     {
         yield 'a kind of adjuster' => ['new-adjuster', 5, 'core/tests/Cable/EccentricBushTest.php'];
+        yield 'a kind of entry' => ['new-entry', 6, 'core/tests/Log/HandedOverTest.php'];
+        yield 'a field of the state' => ['new-field', 4, 'core/tests/Wire/ConditionSaidTest.php'];
         yield 'a family' => ['new-family', 4, 'core/tests/Family/ChokeCableTest.php'];
     }
 
@@ -30,8 +32,9 @@ final class HowToTest extends TestCase
         self::assertLessThanOrEqual($most, substr_count((string) file_get_contents($patch), "\n+++ "));
         $copy = sys_get_temp_dir()."/how-to-{$example}";
         try {
-            mkdir("{$copy}/resources/js/features/job", recursive: true);
-            foreach (['core', 'resources/js/features/job/drawing'] as $folder) {
+            mkdir("{$copy}/resources/js/features", recursive: true);
+            mkdir("{$copy}/docs");
+            foreach (['core', 'resources/js/features/job', 'docs/api'] as $folder) {
                 self::done(['cp', '-r', self::ROOT."/{$folder}", dirname("{$copy}/{$folder}")], self::ROOT);
             }
             self::done(['git', 'apply', $patch], $copy);
