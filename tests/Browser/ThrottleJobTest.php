@@ -129,6 +129,24 @@ final class ThrottleJobTest extends BrowserTestCase
         self::assertStringStartsWith('in_band', $this->state()['asks']);
     }
 
+    public function test_where_nothing_is_found_at_the_route_it_is_read_anew(): void
+    {
+        $this
+            ->as('ines')
+            ->onBench($this->machineLike('RT-20', 'TJ-23'), 'throttle', Preparation::RIGHT, '4.0', '6.9', '6.9', '1.2', '1.2')
+            ->window(390, 844);
+        $this
+            ->see('Look at the route')
+            ->armed()
+            ->accessible('the route to be looked at, on a phone')
+            ->click('[data-nothing-found]')
+            ->see('Nothing was found: pull it fully three times and read it anew')
+            ->line('4.0')
+            ->gone('[data-nothing-found]');
+        self::assertSame('prove', $this->state()['next']['kind'], 'what was read before is left aside');
+        self::assertContains('Looked, nothing found: it is read anew', array_column($this->state()['log'], 'what'));
+    }
+
     public function test_what_is_to_be_read_again_before_a_part_is_blamed_is_asked_by_name_and_once(): void
     {
         // Where its other adjuster stands is known of it from before.

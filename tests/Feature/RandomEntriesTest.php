@@ -185,7 +185,7 @@ final class RandomEntriesTest extends TestCase
                 ],
             ],
             6 => [EntryKind::Part, ['part' => $one('cable', 'plates', 'lever')]],
-            7 => [EntryKind::Soak, []],
+            7 => [EntryKind::from($one('soak', 'nothing_found')), []],
             8 => [
                 EntryKind::Step,
                 [

@@ -36,6 +36,7 @@ use VividPull\Core\Log\Entry\LeftByChoice;
 use VividPull\Core\Log\Entry\MeasureTaken;
 use VividPull\Core\Log\Entry\Moved;
 use VividPull\Core\Log\Entry\Noted;
+use VividPull\Core\Log\Entry\NothingFound;
 use VividPull\Core\Log\Entry\Opened;
 use VividPull\Core\Log\Entry\OutcomeSeen;
 use VividPull\Core\Log\Entry\PartFitted;
@@ -95,6 +96,7 @@ final readonly class Acceptance
             $entry instanceof AdjusterFitted => self::adjusterFitted($state, $entry),
             $entry instanceof PartFitted => ReplacingOrder::fitted($state, $entry),
             $entry instanceof SoakBegun => self::soak($state),
+            $entry instanceof NothingFound => self::nothingFound($state),
             $entry instanceof Moved => self::moved($state, $entry),
             $entry instanceof ThreadNoted => self::threadNoted($state, $entry),
             $entry instanceof CoverMoved => self::cover($state, $entry),
@@ -232,6 +234,19 @@ final readonly class Acceptance
             }
         }
         throw Refused::because('Nothing is asked about that reading: it goes with the others.');
+    }
+
+    private static function nothingFound(BenchState $state): void
+    {
+        $looks = array_filter(
+            [$state, $state->second],
+            static fn (?BenchState $one): bool => $one?->next()->kind->isLookedFor() ?? false,
+        );
+        if ($looks === []) {
+            throw Refused::because(
+                'The bench names nothing to be looked at now. Write down what you saw as a note, such as: n route is free.',
+            );
+        }
     }
 
     private static function enough(BenchState $state, ReadEnough $enough): void

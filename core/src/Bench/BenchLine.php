@@ -50,6 +50,9 @@ use VividPull\Core\Spec\Wheels;
 final readonly class BenchLine
 {
     /** Confirms every open line of the stage. */
+    /** Where the bench says to look. */
+    public const NOTHING_FOUND = 'nothing found';
+
     public const ALL_OK = 'all ok';
 
     private const LONGEST = 500;
@@ -134,6 +137,7 @@ final readonly class BenchLine
                 EntryKind::Thread,
                 ['adjuster' => $this->adjuster()->id(), 'seized' => true],
             ),
+            mb_strtolower($line) === self::NOTHING_FOUND => new Draft(EntryKind::NothingFound, []),
             $word === 'tag' => new Draft(
                 EntryKind::Tag,
                 ['reason' => self::needed($rest, 'A tag needs its reason, such as: tag throttle sticks, bars right.')],

@@ -34,6 +34,8 @@ final readonly class Observations
         public array $symptoms = [],
         /** @var list<SeenTrace> pulls that were kept as curves */
         public array $traces = [],
+        /** Whether somebody looked where the bench said and found nothing, and only adjusters were changed since. */
+        public bool $isLookedAt = false,
     ) {}
 
     /** The last pull kept as a curve at this setting or since. */

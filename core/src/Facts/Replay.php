@@ -27,6 +27,7 @@ use VividPull\Core\Log\Entry\LeftByChoice;
 use VividPull\Core\Log\Entry\MeasureTaken;
 use VividPull\Core\Log\Entry\Moved;
 use VividPull\Core\Log\Entry\Noted;
+use VividPull\Core\Log\Entry\NothingFound;
 use VividPull\Core\Log\Entry\Opened;
 use VividPull\Core\Log\Entry\OutcomeSeen;
 use VividPull\Core\Log\Entry\PartFitted;
@@ -126,6 +127,9 @@ final class Replay
 
     private int $changedAt = 0;
 
+    /** The setting from which on it is read anew since nothing was found where the bench said to look. */
+    private ?int $lookedAt = null;
+
     private int $ratioFrom = 0;
 
     /** @var list<PartFitted> */
@@ -210,6 +214,7 @@ final class Replay
             $entry instanceof MeasureTaken => $this->trials->measure($entry, $this->at(), $this->refit()),
             $entry instanceof TraceTaken => $this->traces[] = new SeenTrace($entry, $this->setting),
             $entry instanceof PutRight => $this->putRight($entry),
+            $entry instanceof NothingFound => $this->lookInVain($entry),
             $entry instanceof PhotoTaken => $this->photos[] = $entry,
             $entry instanceof SoakBegun => $this->soaking = $entry->stamp->at,
             $entry instanceof PartRefused => $this->refused[] = $entry,
@@ -440,6 +445,13 @@ final class Replay
             $this->adjusters->free();
         }
         $this->change($done);
+    }
+
+    private function lookInVain(NothingFound $looked): void
+    {
+        $this->finishGroup();
+        $this->change($looked);
+        $this->lookedAt = $this->setting;
     }
 
     /** With the cable off, nothing read before compares with what comes after. */
@@ -686,6 +698,7 @@ final class Replay
             $this->soaking,
             array_values(array_unique($this->symptoms, SORT_REGULAR)),
             $this->traces,
+            $this->lookedAt === $this->changedAt,
         );
     }
 }

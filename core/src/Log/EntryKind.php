@@ -22,6 +22,7 @@ use VividPull\Core\Log\Entry\LeftByChoice;
 use VividPull\Core\Log\Entry\MeasureTaken;
 use VividPull\Core\Log\Entry\Moved;
 use VividPull\Core\Log\Entry\Noted;
+use VividPull\Core\Log\Entry\NothingFound;
 use VividPull\Core\Log\Entry\Opened;
 use VividPull\Core\Log\Entry\OutcomeSeen;
 use VividPull\Core\Log\Entry\PartFitted;
@@ -64,6 +65,7 @@ enum EntryKind: string
     case Adjuster = 'adjuster';
     case PartRefused = 'part_refused';
     case PutRight = 'put_right';
+    case NothingFound = 'nothing_found';
     case Photo = 'photo';
     case Replacing = 'replacing';
     case Compared = 'compared';
@@ -103,6 +105,7 @@ enum EntryKind: string
             self::Adjuster => AdjusterFitted::class,
             self::PartRefused => PartRefused::class,
             self::PutRight => PutRight::class,
+            self::NothingFound => NothingFound::class,
             self::Photo => PhotoTaken::class,
             self::Replacing => ReplacementStep::class,
             self::Compared => CablesCompared::class,

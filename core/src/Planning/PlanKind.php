@@ -20,4 +20,13 @@ enum PlanKind: string
     /** Turned to and fro: what is suspected, and what one measurement would settle it. */
     case Suspect = 'suspect';
     case Over = 'over';
+
+    /** Whether the bench says where to look for what is wrong, and it may be that nothing is found there. */
+    public function isLookedFor(): bool
+    {
+        return match ($this) {
+            self::RoutingFault, self::Suspect => true,
+            default => false,
+        };
+    }
 }

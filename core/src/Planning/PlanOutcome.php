@@ -41,6 +41,19 @@ final readonly class PlanOutcome
         return new self($kind, $sentence, $options, $recommended, $target, $plan);
     }
 
+    public function adding(string $sentence): self
+    {
+        return new self(
+            $this->kind,
+            "{$this->sentence} {$sentence}",
+            $this->options,
+            $this->recommended,
+            $this->target,
+            $this->plan,
+            $this->again,
+        );
+    }
+
     /**
      * One reading may be misread: it is taken once more before anything follows from it.
      *

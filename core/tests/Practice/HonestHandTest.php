@@ -22,6 +22,7 @@ use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\OutcomeTable;
 use VividPull\Core\Tests\Support\TestJob;
+use VividPull\Core\Wire\LogRows;
 
 /**
  * Whole jobs of every family on controls whose truth the bench does not see, by a hand that does what it is asked and
@@ -164,6 +165,47 @@ final class HonestHandTest extends TestCase
             $job->readIn($pose, $mm);
         }
         self::assertSame(PlanKind::RoutingFault, $job->state->next()->kind);
+    }
+
+    public function test_where_nothing_is_found_at_the_route_it_is_read_anew_and_a_misread_pose_is_forgotten(): void
+    {
+        $job = TestJob::throttle()->ready();
+        self::assertStringStartsWith(
+            'The bench names nothing to be looked at now.',
+            $job->refusal(static fn (TestJob $one): TestJob => $one->line('nothing found')),
+        );
+        $job->read(4.0, 4.0, 4.0)->readIn(Pose::Left, 9.0)->readIn(Pose::Left, 9.0);
+        self::assertSame(PlanKind::RoutingFault, $job->state->next()->kind);
+        $job->line('Nothing found');
+        self::assertSame(
+            'Nothing was found: pull it fully three times and read it anew',
+            $job->state->judgement->now->sentence,
+        );
+        self::assertSame([], $job->state->facts->observations->putRight, 'nothing was put right');
+        $rows = LogRows::of($job->state);
+        self::assertSame('Looked, nothing found: it is read anew', $rows[count($rows) - 1]['what']);
+        $job->read(4.0, 4.0, 4.0)->readIn(Pose::Left, 4.1)->readIn(Pose::Right, 3.9);
+        self::assertSame(PlanKind::Prove, $job->state->next()->kind, 'the first reading of it was misread');
+        self::assertTrue($job->state->progress->item('pose:left')?->done);
+    }
+
+    public function test_what_reads_so_again_after_nothing_was_found_is_replaced_or_tagged(): void
+    {
+        $job = TestJob::throttle()->ready();
+        foreach ([false, true] as $isLookedAt) {
+            $job->read(4.0, 4.0, 4.0)->readIn(Pose::Left, 9.0, 9.0);
+            self::assertSame(PlanKind::RoutingFault, $job->state->next()->kind);
+            self::assertSame(
+                $isLookedAt,
+                str_ends_with(
+                    $job->state->next()->sentence,
+                    'It was looked at before, nothing was found, and it reads so again: replace the cable, or hang the tag.',
+                ),
+            );
+            $job = $isLookedAt ? $job : $job->entry('nothing_found', []);
+        }
+        $job->entry('put_right', ['cure' => Cure::Route->value])->read(4.0, 4.0, 4.0)->readIn(Pose::Left, 9.0, 9.0);
+        self::assertStringEndsNotWith('hang the tag.', $job->state->next()->sentence, 'another route is another matter');
     }
 
     public function test_a_route_that_was_put_right_is_not_blamed_any_more(): void

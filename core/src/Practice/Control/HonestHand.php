@@ -26,6 +26,7 @@ use VividPull\Core\Log\Role;
 use VividPull\Core\Log\Stamp;
 use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Planning\PlanKind;
+use VividPull\Core\Planning\PlanOutcome;
 use VividPull\Core\Planning\TableAdviceKind;
 use VividPull\Core\Planning\TablePlanner;
 use VividPull\Core\Procedure\Cure;
@@ -268,7 +269,7 @@ final class HonestHand
         return match (true) {
             $next->kind === PlanKind::Suspect && $this->control->wants() !== null => $this->putRight(),
             $next->kind === PlanKind::OutOfThread => $this->ended(JobEnd::Spent, $next->sentence),
-            $next->kind === PlanKind::Suspect => $this->ended(JobEnd::Suspected, $next->sentence),
+            $next->kind->isLookedFor() => $this->looked($next),
             $next->kind !== PlanKind::Decide => $this->ended(
                 JobEnd::Lost,
                 "It is read again and again at {$item->key}: {$next->sentence}",
@@ -308,11 +309,21 @@ final class HonestHand
             PlanKind::RoutingFault, PlanKind::Suspect, PlanKind::OutOfThread => match (true) {
                 $this->control->wants() !== null => $this->putRight(),
                 $next->kind === PlanKind::OutOfThread => $this->ended(JobEnd::Spent, $next->sentence),
-                $next->kind === PlanKind::Suspect => $this->ended(JobEnd::Suspected, $next->sentence),
-                default => $this->ended(JobEnd::Lost, "{$next->kind->value}: {$next->sentence}"),
+                default => $this->looked($next),
             },
             default => $this->ended(JobEnd::Lost, "{$next->kind->value}: {$next->sentence}"),
         };
+    }
+
+    /** Where nothing is wrong nothing is found: it is read anew once, for a reading may have been misread. */
+    private function looked(PlanOutcome $next): ?WorkedJob
+    {
+        if ($this->state->facts->observations->isLookedAt) {
+            return $this->ended(JobEnd::Suspected, $next->sentence);
+        }
+        $this->readings = 0;
+
+        return $this->entry(EntryKind::NothingFound, []);
     }
 
     private function turn(Adjuster $adjuster, Steps $steps): null

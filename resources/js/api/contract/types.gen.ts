@@ -1704,7 +1704,7 @@ export type DecisionRule = 'guarded' | 'plain';
 
 export type EngineHeat = 'cold' | 'hot';
 
-export type EntryKind = 'opened' | 'joined' | 'complaint' | 'confirmed' | 'all_confirmed' | 'inspected' | 'condition' | 'cover' | 'thread' | 'reading' | 'upheld' | 'enough' | 'outcome' | 'measure' | 'trace' | 'move' | 'step' | 'part' | 'adjuster' | 'part_refused' | 'put_right' | 'photo' | 'replacing' | 'compared' | 'soak' | 'policy' | 'check' | 'note' | 'void' | 'amend' | 'by_choice' | 'tag' | 'untag' | 'closed';
+export type EntryKind = 'opened' | 'joined' | 'complaint' | 'confirmed' | 'all_confirmed' | 'inspected' | 'condition' | 'cover' | 'thread' | 'reading' | 'upheld' | 'enough' | 'outcome' | 'measure' | 'trace' | 'move' | 'step' | 'part' | 'adjuster' | 'part_refused' | 'put_right' | 'nothing_found' | 'photo' | 'replacing' | 'compared' | 'soak' | 'policy' | 'check' | 'note' | 'void' | 'amend' | 'by_choice' | 'tag' | 'untag' | 'closed';
 
 export type FamilyKey = 'clutch_lever' | 'automatic_clutch' | 'hydraulic_clutch' | 'twist_grip' | 'trigger_throttle' | 'pedal_throttle' | 'sliding_drive' | 'engage_by_pull' | 'release_by_pull' | 'bail' | 'speed_selector' | 'mode_cables' | 'hook_control' | 'brake_pull' | 'other_control';
 

@@ -257,6 +257,7 @@ export const zEntryKind = z.enum([
     'adjuster',
     'part_refused',
     'put_right',
+    'nothing_found',
     'photo',
     'replacing',
     'compared',

@@ -13,6 +13,7 @@ use VividPull\Core\Log\Entry\Entry;
 use VividPull\Core\Log\Entry\Inspected;
 use VividPull\Core\Log\Entry\MeasureTaken;
 use VividPull\Core\Log\Entry\Moved;
+use VividPull\Core\Log\Entry\NothingFound;
 use VividPull\Core\Log\Entry\OutcomeSeen;
 use VividPull\Core\Log\Entry\PutRight;
 use VividPull\Core\Log\Finding;
@@ -172,6 +173,7 @@ final class SaysWhatIsSo implements Judged
             $entry instanceof CoverMoved => $this->cover($entry, $place, $moment),
             $entry instanceof MeasureTaken => $this->amount($entry, $place, $moment),
             $entry instanceof PutRight => $this->putRight($entry, $place),
+            $entry instanceof NothingFound => $this->nothingFound($moment, $place),
             default => null,
         };
     }
@@ -290,6 +292,17 @@ final class SaysWhatIsSo implements Judged
                 self::FALSE_WORD,
                 "It was written that the {$cover} is "
                     .($entry->off ? 'off, and it was on.' : 'back on, and it was off.'),
+                $place,
+            );
+        }
+    }
+
+    private function nothingFound(Moment $moment, int $place): void
+    {
+        if ($moment->before->wants() !== null) {
+            $this->remarks[] = new Remark(
+                self::FALSE_WORD,
+                'It was written that nothing was found, and there was something to find.',
                 $place,
             );
         }

@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useId, useRef, useState } from 'react';
+import { Fragment, type ReactNode, useId, useRef, useState } from 'react';
 import { Button, Field, FieldLabel } from '../../../components/Buttons';
 import { useArmed } from '../useArmed';
 import { useBench } from '../useBench';
@@ -9,8 +9,11 @@ const unnamed = 'other';
 
 const SECOND_TAP_MS = 700;
 
-/** What is put right by hand: one tap is the entry. What has no button is told in words first. What the bench looks for stands first, and vivid. */
-export const Cures = ({ tall = false, first }: { tall?: boolean; first?: string }) => {
+/**
+ * What is put right by hand: one tap is the entry. What has no button is told in words first. What the bench looks for
+ * stands first, and vivid; that nothing was found stands next to it.
+ */
+export const Cures = ({ tall = false, first, none }: { tall?: boolean; first?: string; none?: ReactNode }) => {
   const { state, send } = useBench();
   const [telling, setTelling] = useState(false);
   const [words, setWords] = useState('');
@@ -42,22 +45,25 @@ export const Cures = ({ tall = false, first }: { tall?: boolean; first?: string 
         paddingInline={tall ? undefined : { base: '3', lg: '0' }}
         paddingBottom={tall ? undefined : '1'}
         role="group"
-        aria-label="What was put right"
+        aria-label="What was put right, if anything"
       >
+        {first === undefined && none}
         {cures.map(({ key, label }) => (
-          <Button
-            key={key}
-            look={key === first ? 'vivid' : 'plain'}
-            size={key === first ? 'tall' : tall ? undefined : 'small'}
-            data-primary={key === first ? true : undefined}
-            justifyContent={tall && key !== first ? 'flex-start' : 'center'}
-            flexShrink="0"
-            aria-expanded={key === unnamed ? telling : undefined}
-            onClick={() => tap(key)}
-            data-cure={key}
-          >
-            {label}
-          </Button>
+          <Fragment key={key}>
+            <Button
+              look={key === first ? 'vivid' : 'plain'}
+              size={key === first ? 'tall' : tall ? undefined : 'small'}
+              data-primary={key === first ? true : undefined}
+              justifyContent={tall && key !== first ? 'flex-start' : 'center'}
+              flexShrink="0"
+              aria-expanded={key === unnamed ? telling : undefined}
+              onClick={() => tap(key)}
+              data-cure={key}
+            >
+              {label}
+            </Button>
+            {key === first && none}
+          </Fragment>
         ))}
       </Flex>
       {telling && (

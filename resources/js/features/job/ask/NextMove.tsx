@@ -271,6 +271,7 @@ const titles = (state: BenchState, item: Item | null): string =>
 /** Nothing known reaches: first what nobody has looked at yet, since it may. */
 const NoMove = () => {
   const { state, item, option, adjuster, send } = useBench();
+  const armed = useArmed(state.head);
   const [differently, setDifferently] = useState(false);
   const hidden = [adjuster, ...state.adjusters].find(
     (one) => one?.sets === 'play' && one.at_say === null && one.cover !== null && !one.cover_off,
@@ -300,7 +301,23 @@ const NoMove = () => {
       {looks && (
         <>
           <Box textStyle="small">Tap what was put right. It is read again then.</Box>
-          <Cures tall={!isHidden} first={state.next.kind === 'routing_fault' ? 'route' : undefined} />
+          <Cures
+            tall={!isHidden}
+            first={state.next.kind === 'routing_fault' ? 'route' : undefined}
+            none={
+              state.next.kind !== 'out_of_thread' && (
+                <Button
+                  look="plain"
+                  justifyContent="flex-start"
+                  onClick={() => send({ kind: 'nothing_found', body: {} })}
+                  disabled={!armed}
+                  data-nothing-found
+                >
+                  Looked, nothing found: read anew
+                </Button>
+              )
+            }
+          />
         </>
       )}
       <Others />
