@@ -18,7 +18,7 @@ export const items = (state: BenchState): readonly Item[] => state.stages.flatMa
 
 /** Lines that say something else than what is asked: notes, tags, moves, how it is set. */
 const BESIDE =
-  /^(?:n|v|tag|aim|park)\s|^(?:done|stop|service|touch-up)$|^[+\-−]|^[a-z ]+ \d.*(?:turn|flat|click|bevel|rung|hole|mm)|\d ?(?:turn|flat|click|bevel|rung|hole|mm)s? .*[a-z]$/;
+  /^(?:n|v|tag|aim|park)\s|^(?:done|stop|service|touch-up|nothing found)$|^[+\-−]|^[a-z ]+ \d.*(?:turn|flat|click|bevel|rung|hole|mm)|\d ?(?:turn|flat|click|bevel|rung|hole|mm)s? .*[a-z]$/;
 
 /** Beginnings of a label that the server takes for it. */
 const LEAST_LETTERS = 3;
