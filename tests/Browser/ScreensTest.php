@@ -11,6 +11,13 @@ use Tests\Support\Preparation;
 /** What holds on every screen: nobody is shut out, nothing is cut off, nothing is too small to hit. */
 final class ScreensTest extends BrowserTestCase
 {
+    protected function tearDown(): void
+    {
+        // What one test leaves is not what the next one finds.
+        $this->server->database()->exec("update users set lengths = null where login = 'ines'");
+        parent::tearDown();
+    }
+
     public function test_no_screen_shuts_anybody_out(): void
     {
         $this->visit('/')->accessible('the sign-in');
@@ -380,11 +387,21 @@ final class ScreensTest extends BrowserTestCase
         return array_values(array_map(strval(...), (array) $this->browser->executeScript(self::OVERLAPS)));
     }
 
+    private function loaded(): static
+    {
+        return $this
+            ->until(
+                'return document.querySelector("[data-loading]") === null',
+                "{$this->browser->getCurrentURL()} loads for ever",
+            )
+            ->settledFonts();
+    }
+
     private const FITS = 'return Math.max(document.documentElement.scrollWidth, window.innerWidth) === %d';
 
     /**
      * What is drawn to its width is drawn anew, which takes a moment; and a hurried browser now and then keeps the
-     * columns of the width before, until it is told again.
+     * columns of the width before, until it is told again, or the page is opened anew.
      */
     private function narrowed(int $width): static
     {
@@ -395,6 +412,9 @@ final class ScreensTest extends BrowserTestCase
             $this->window($width + 40, 844);
             usleep(150_000);
             $this->window($width, 844);
+        }
+        if ($n === 5) {
+            $this->visit((string) parse_url($this->browser->getCurrentURL(), PHP_URL_PATH))->loaded();
         }
 
         return $this;
@@ -418,10 +438,7 @@ final class ScreensTest extends BrowserTestCase
                 [$theme],
             );
             foreach ($screens as $path) {
-                $this
-                    ->visit($path)
-                    ->until('return document.querySelector("[data-loading]") === null', "{$path} loads for ever")
-                    ->settledFonts();
+                $this->visit($path)->loaded();
                 foreach (self::WIDTHS[$theme] as $width) {
                     $this->narrowed($width)->until(sprintf(self::FITS, $width), "{$path} is wider than {$width}");
                     foreach ($this->overlaps() as $fault) {
@@ -430,7 +447,6 @@ final class ScreensTest extends BrowserTestCase
                 }
             }
         }
-        $this->server->database()->exec("update users set lengths = null where login = 'ines'");
         self::assertSame([], $faults);
     }
 

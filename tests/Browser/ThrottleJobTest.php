@@ -124,6 +124,7 @@ final class ThrottleJobTest extends BrowserTestCase
         $this->see('Look at the route', 'Play changes more from pose to pose than the band is wide');
         self::assertSame('routing_fault', $this->state()['next']['kind']);
         $this
+            ->armed()
             ->click('[data-ask] [data-cure=route][data-primary]')
             ->see('Changed: pull it fully three times and read it');
         self::assertStringStartsWith('in_band', $this->state()['asks']);

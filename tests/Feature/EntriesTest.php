@@ -473,6 +473,26 @@ final class EntriesTest extends TestCase
         $clutch->line('25')->assertOk();
     }
 
+    public function test_nothing_is_found_only_where_the_bench_says_to_look(): void
+    {
+        $job = HttpJob::open($this->signIn(), 'RT-14', 'throttle')->ready();
+        $rows = $job->rows();
+        self::assertStringStartsWith(
+            'The bench names nothing to be looked at now.',
+            (string) $job->body('nothing_found', [])->assertStatus(422)->json('detail'),
+        );
+        self::assertSame($rows, $job->rows());
+        $job->upTo('pose:left', '4.0');
+        foreach (['left' => '9.0', 'straight' => '4.0'] as $pose => $mm) {
+            $job->line($mm, ['pose' => $pose])->assertOk();
+            $job->line($mm, ['pose' => $pose])->assertOk();
+        }
+        self::assertSame('routing_fault', $job->state['next']['kind']);
+        $job->body('nothing_found', [])->assertOk();
+        self::assertSame('Nothing was found: pull it fully three times and read it anew', $job->state['now']['sentence']);
+        $job->body('nothing_found', [])->assertStatus(422);
+    }
+
     private function coverOf(HttpJob $job): string
     {
         foreach ($job->state['adjusters'] as $adjuster) {
