@@ -407,13 +407,14 @@ final class ScreensTest extends BrowserTestCase
     {
         $this->window($width, 844);
         usleep(150_000);
-        for ($n = 0; $n < 5 && $this->browser->executeScript(sprintf(self::FITS, $width)) !== true; $n++) {
+        $isFitting = fn (): bool => $this->browser->executeScript(sprintf(self::FITS, $width)) === true;
+        for ($tries = 5; $tries > 0 && ! $isFitting(); $tries--) {
             usleep(300_000);
             $this->window($width + 40, 844);
             usleep(150_000);
             $this->window($width, 844);
         }
-        if ($n === 5) {
+        if (! $isFitting()) {
             $this->visit((string) parse_url($this->browser->getCurrentURL(), PHP_URL_PATH))->loaded();
         }
 
