@@ -41,10 +41,7 @@ final readonly class Gates
         $here = array_values(array_filter($family->gates(), static fn (Gate $gate): bool => match ($gate->key) {
             GateKey::PackSound => $pack !== null && self::isPackSeen($pack, $facts),
             GateKey::SpringsReached => self::curve($facts) === Reached::ReturnOnly
-                || array_filter(
-                    $family->proofs($run),
-                    static fn (Proof $proof): bool => $proof->gate === $gate->key,
-                ) !== [],
+                || self::asksHand($spec, $run, $gate),
             default => true,
         }));
 
@@ -52,8 +49,8 @@ final readonly class Gates
             GateKey::WireSound => self::inspected($family, $gate, $facts),
             GateKey::NotTaut => self::notTaut($gate, $poses),
             GateKey::SnapShut, GateKey::WireInGroove, GateKey::StillAtRest, GateKey::BrakeHolds, GateKey::Releases,
-            GateKey::ArmFree => self::proved($family->proofs($run), $gate, $facts),
-            GateKey::SpringsReached => self::springsReached($family, $run, $gate, $facts),
+            GateKey::ArmFree => self::proved($spec->proofs($run), $gate, $facts),
+            GateKey::SpringsReached => self::springsReached($spec, $run, $gate, $facts),
             GateKey::PackSound => self::pack($gate, $pack, $facts),
             GateKey::BladeStops, GateKey::SpeedGoverned => self::measured($gate, $measures),
         }, $here);
@@ -112,19 +109,23 @@ final readonly class Gates
         return new GateState($gate, GateStatus::Passed, $gate->title);
     }
 
-    /** What a hand feels and what a curve of the pull shows have to agree; a curve alone is enough to fail it. */
-    private static function springsReached(Family $family, Run $run, Gate $gate, Facts $facts): GateState
+    private static function asksHand(Spec $spec, Run $run, Gate $gate): bool
     {
-        $byHand = self::proved($family->proofs($run), $gate, $facts);
-        $asksHand = array_filter(
-            $family->proofs($run),
+        return array_filter(
+            $spec->proofs($run),
             static fn (Proof $proof): bool => $proof->gate === $gate->key,
         ) !== [];
+    }
+
+    /** What a hand feels and what a curve of the pull shows have to agree; a curve alone is enough to fail it. */
+    private static function springsReached(Spec $spec, Run $run, Gate $gate, Facts $facts): GateState
+    {
+        $byHand = self::proved($spec->proofs($run), $gate, $facts);
         if (self::curve($facts) !== Reached::ReturnOnly || $byHand->status === GateStatus::Failed) {
             return $byHand;
         }
 
-        return $asksHand && $byHand->status === GateStatus::Passed
+        return self::asksHand($spec, $run, $gate) && $byHand->status === GateStatus::Passed
             ? new GateState(
                 $gate,
                 GateStatus::Unknown,

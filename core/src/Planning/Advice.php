@@ -17,6 +17,8 @@ use VividPull\Core\Spec\Spec;
  */
 final class Advice
 {
+    private const LOOKED_AT = 'It was looked at before, nothing was found, and it reads so again: replace the cable, or hang the tag.';
+
     private ?Beliefs $beliefs = null;
 
     private ?PlanOutcome $outcome = null;
@@ -35,12 +37,15 @@ final class Advice
 
     public function outcome(): PlanOutcome
     {
-        return $this->outcome ??= Planner::advise(
-            $this->spec,
-            $this->run,
-            $this->facts,
-            $this->beliefs(),
-            $this->judgement,
-        );
+        return $this->outcome ??= $this->advised();
+    }
+
+    private function advised(): PlanOutcome
+    {
+        $advised = Planner::advise($this->spec, $this->run, $this->facts, $this->beliefs(), $this->judgement);
+
+        return $advised->kind->isLookedFor() && $this->facts->observations->isLookedAt
+            ? $advised->adding(self::LOOKED_AT)
+            : $advised;
     }
 }

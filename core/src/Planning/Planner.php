@@ -54,23 +54,7 @@ final readonly class Planner
      */
     private const LIKELY = 0.8;
 
-    private const LOOKED_AT = 'It was looked at before, nothing was found, and it reads so again: replace the cable, or hang the tag.';
-
     public static function advise(
-        Spec $spec,
-        Run $run,
-        Facts $facts,
-        Beliefs $beliefs,
-        Judgement $judgement,
-    ): PlanOutcome {
-        $advised = self::advised($spec, $run, $facts, $beliefs, $judgement);
-
-        return $advised->kind->isLookedFor() && $facts->observations->isLookedAt
-            ? $advised->adding(self::LOOKED_AT)
-            : $advised;
-    }
-
-    private static function advised(
         Spec $spec,
         Run $run,
         Facts $facts,

@@ -9,9 +9,6 @@ use VividPull\Core\Procedure\Proof;
 /** What the book says beside the figures. */
 final readonly class Book
 {
-    /** @var list<Proof> */
-    private array $asked;
-
     private function __construct(
         /** The figure as it stands in print, in both of its units. */
         public ?string $printed,
@@ -24,17 +21,7 @@ final readonly class Book
         public ?string $backOff,
         /** @var array<string, string> tools that replacing wants, by the key of its step */
         public array $tools,
-    ) {
-        $this->asked = array_map(
-            static fn (string $key, string $question): Proof => Proof::yesIsRight(
-                $key,
-                $question,
-                caution: 'Where it runs: outdoors, carbon monoxide kills. Operator in place, nobody in front.',
-            )->running(),
-            array_keys($proofs),
-            array_values($proofs),
-        );
-    }
+    ) {}
 
     /**
      * @param  list<Torque>  $torques
@@ -62,6 +49,14 @@ final readonly class Book
      */
     public function proofs(): array
     {
-        return $this->asked;
+        return array_map(
+            static fn (string $key, string $question): Proof => Proof::yesIsRight(
+                $key,
+                $question,
+                caution: 'Where it runs: outdoors, carbon monoxide kills. Operator in place, nobody in front.',
+            )->running(),
+            array_keys($this->proofs),
+            array_values($this->proofs),
+        );
     }
 }
