@@ -81,7 +81,7 @@ final class BadInputTest extends BrowserTestCase
     {
         $this->as('ines')->visit('/machines/ZZ-99')->see('No machine hangs under the tag ZZ-99.', 'All machines');
         $this->visit('/jobs/00000000-0000-4000-8000-000000000000')->see('There is no job under this address.');
-        $this->visit('/rudder')->see('Nothing hangs here');
+        $this->visit('/rudder')->see('No such page');
     }
 
     public function test_keys_anywhere_can_be_switched_off(): void

@@ -27,7 +27,7 @@ final class ScreensTest extends BrowserTestCase
             '/machines' => 'in the yard',
             '/machines/RT-14' => 'Adjusters',
             '/machines/QB-05' => 'Do not run',
-            '/rudder' => 'Nothing hangs here',
+            '/rudder' => 'No such page',
             '/machines/ZZ-99' => 'No machine hangs',
         ] as $path => $words) {
             $this->visit($path)->see($words)->accessible($path);

@@ -148,6 +148,36 @@ final class ThrottleJobTest extends BrowserTestCase
         self::assertContains('Looked, nothing found: it is read anew', array_column($this->state()['log'], 'what'));
     }
 
+    public function test_what_reads_so_again_after_nothing_was_found_is_replaced_or_tagged(): void
+    {
+        $this
+            ->as('ines')
+            ->onBench(
+                $this->machineLike('RT-20', 'TJ-24'),
+                'throttle',
+                Preparation::RIGHT,
+                '4.0',
+                '6.9',
+                '6.9',
+                '1.2',
+                '1.2',
+                'nothing found',
+                '4.0',
+                '6.9',
+                '6.9',
+                '1.2',
+                '1.2',
+            )
+            ->window(390, 844);
+        $this->see('It was looked at before, nothing was found', 'Or tap what was put right since', 'Tag it: do not run');
+        $this
+            ->gone('[data-ask] [data-cure][data-primary]')
+            ->armed()
+            ->accessible('a cable to be replaced, on a phone')
+            ->click('[data-ask] [data-replace-now][data-primary]')
+            ->see('Why is it replaced?');
+    }
+
     public function test_what_is_to_be_read_again_before_a_part_is_blamed_is_asked_by_name_and_once(): void
     {
         // Where its other adjuster stands is known of it from before.

@@ -45,7 +45,7 @@ final class Advice
         $advised = Planner::advise($this->spec, $this->run, $this->facts, $this->beliefs(), $this->judgement);
 
         return $advised->kind->isLookedFor() && $this->facts->observations->isLookedAt
-            ? $advised->adding(self::LOOKED_AT)
+            ? $advised->lookedAt(self::LOOKED_AT)
             : $advised;
     }
 }

@@ -22,6 +22,8 @@ final readonly class PlanOutcome
          * where none is.
          */
         public ?Pose $again = null,
+        /** Whether what is looked for here was looked for before, and nothing was found. */
+        public bool $isLookedAt = false,
     ) {}
 
     public static function say(PlanKind $kind, string $sentence): self
@@ -41,7 +43,8 @@ final readonly class PlanOutcome
         return new self($kind, $sentence, $options, $recommended, $target, $plan);
     }
 
-    public function adding(string $sentence): self
+    /** The same, where nothing was found by looking: the sentence says what is left to do. */
+    public function lookedAt(string $sentence): self
     {
         return new self(
             $this->kind,
@@ -51,6 +54,7 @@ final readonly class PlanOutcome
             $this->target,
             $this->plan,
             $this->again,
+            true,
         );
     }
 

@@ -596,6 +596,7 @@ final class StateCodec
         return [
             'kind' => $next->kind->value,
             'sentence' => $next->sentence,
+            'looked_at' => $next->isLookedAt,
             'recommended' => $next->recommended,
             'target_mm' => $next->target,
             'options' => array_map($this->option(...), array_values($next->options)),

@@ -202,6 +202,7 @@ final class HonestHandTest extends TestCase
                     'It was looked at before, nothing was found, and it reads so again: replace the cable, or hang the tag.',
                 ),
             );
+            self::assertSame($isLookedAt, $job->state->next()->isLookedAt);
             $job = $isLookedAt ? $job : $job->entry('nothing_found', []);
         }
         $job->entry('put_right', ['cure' => Cure::Route->value])->read(4.0, 4.0, 4.0)->readIn(Pose::Left, 9.0, 9.0);

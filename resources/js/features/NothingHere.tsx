@@ -7,7 +7,7 @@ export default function NothingHere() {
     <Frame>
       <Sheet padding="6" maxWidth="34rem">
         <Heading as="h1" fontSize="2xl" marginBottom="2">
-          Nothing hangs here
+          No such page
         </Heading>
         <Box marginBottom="5">
           This address leads to no machine and no job. Type a tag in the line above, or go back to the Bench.

@@ -726,6 +726,10 @@ export type BenchState = {
     next: {
         kind: PlanKind;
         sentence: string;
+        /**
+         * Whether what is looked for was looked for before, and nothing was found: the cable is replaced, or the tag is hung.
+         */
+        looked_at: boolean;
         recommended: string | null;
         target_mm: number | null;
         options: Array<Option>;
@@ -875,6 +879,10 @@ export type BenchState = {
         next: {
             kind: PlanKind;
             sentence: string;
+            /**
+             * Whether what is looked for was looked for before, and nothing was found: the cable is replaced, or the tag is hung.
+             */
+            looked_at: boolean;
             recommended: string | null;
             target_mm: number | null;
             options: Array<Option>;

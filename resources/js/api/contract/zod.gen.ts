@@ -1871,6 +1871,7 @@ export const zBenchState = z.object({
     next: z.object({
         kind: zPlanKind,
         sentence: z.string(),
+        looked_at: z.boolean(),
         recommended: z.nullable(z.string()),
         target_mm: z.nullable(z.number()),
         options: z.array(zOption),
@@ -1988,6 +1989,7 @@ export const zBenchState = z.object({
         next: z.object({
             kind: zPlanKind,
             sentence: z.string(),
+            looked_at: z.boolean(),
             recommended: z.nullable(z.string()),
             target_mm: z.nullable(z.number()),
             options: z.array(zOption),

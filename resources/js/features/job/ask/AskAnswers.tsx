@@ -11,7 +11,7 @@ import { useBench } from '../useBench';
 import { AllTogether } from './AllTogether';
 import { AskCard } from './AskCard';
 import { HangTag } from './HangTag';
-import { ReplaceCable } from './Tools';
+import { ReplaceCable } from './ReplaceCable';
 import { Torques } from './Torques';
 
 /** A question with its answers as buttons, each with the word that does the same on the bench line. */

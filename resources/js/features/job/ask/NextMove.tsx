@@ -18,6 +18,7 @@ import { HangTag } from './HangTag';
 import { MeasureShort } from './MeasureShort';
 import { MoveDialog } from './MoveDialog';
 import { Plan } from './Plan';
+import { ReplaceCable } from './ReplaceCable';
 import { RidersWish } from './RidersWish';
 import { SetHow } from './SetHow';
 import { TurnGlyph } from './TurnGlyph';
@@ -259,25 +260,24 @@ const Decide = () => {
   );
 };
 
-const titles = (state: BenchState, item: Item | null): string =>
-  state.next.kind === 'prove'
-    ? (item?.label ?? '')
-    : state.next.kind === 'suspect'
-      ? 'Stop turning, and look'
-      : state.next.kind === 'routing_fault'
-        ? 'Look at the route'
-        : 'No move reaches the band';
+const titles = (state: BenchState, item: Item | null): string => {
+  const { kind, looked_at } = state.next;
+  if (kind === 'prove') return item?.label ?? '';
+  if (kind !== 'suspect' && kind !== 'routing_fault') return 'No move reaches the band';
+  if (looked_at) return 'Replace the cable, or tag it';
+  return kind === 'suspect' ? 'Stop turning, and look' : 'Look at the route';
+};
 
 /** Nothing known reaches: first what nobody has looked at yet, since it may. */
 const NoMove = () => {
   const { state, item, option, adjuster, send } = useBench();
-  const armed = useArmed(state.head);
   const [differently, setDifferently] = useState(false);
   const hidden = [adjuster, ...state.adjusters].find(
     (one) => one?.sets === 'play' && one.at_say === null && one.cover !== null && !one.cover_off,
   );
   const another = state.next.kind === 'move' && option?.steps == null;
   const looks = !another && isLookedFor(item, state);
+  const inVain = looks && state.next.looked_at;
   const isHidden = hidden != null && state.next.kind !== 'suspect' && state.next.kind !== 'routing_fault';
   return (
     <AskCard
@@ -298,25 +298,21 @@ const NoMove = () => {
           The {hidden.cover} is off
         </Button>
       )}
+      {inVain && (
+        <>
+          <ReplaceCable vivid />
+          <HangTag />
+        </>
+      )}
       {looks && (
         <>
-          <Box textStyle="small">Tap what was put right. It is read again then.</Box>
+          <Box textStyle="small">
+            {inVain ? 'Or tap what was put right since.' : 'Tap what was put right.'} It is read again then.
+          </Box>
           <Cures
             tall={!isHidden}
-            first={state.next.kind === 'routing_fault' ? 'route' : undefined}
-            none={
-              state.next.kind !== 'out_of_thread' && (
-                <Button
-                  look="plain"
-                  justifyContent="flex-start"
-                  onClick={() => send({ kind: 'nothing_found', body: {} })}
-                  disabled={!armed}
-                  data-nothing-found
-                >
-                  Looked, nothing found: read anew
-                </Button>
-              )
-            }
+            first={state.next.kind === 'routing_fault' && !inVain ? 'route' : undefined}
+            none={state.next.kind !== 'out_of_thread' && <NothingFound />}
           />
         </>
       )}
@@ -324,8 +320,25 @@ const NoMove = () => {
       <Button look="plain" onClick={() => setDifferently(true)}>
         Log a move
       </Button>
-      {looks && <HangTag />}
+      {looks && !inVain && <HangTag />}
       <MoveDialog open={differently} onClose={() => setDifferently(false)} />
     </AskCard>
+  );
+};
+
+/** Looked at, and nothing is wrong there: everything is read anew, for a reading may have been misread. */
+const NothingFound = () => {
+  const { state, send } = useBench();
+  const armed = useArmed(state.head);
+  return (
+    <Button
+      look="plain"
+      justifyContent="flex-start"
+      onClick={() => send({ kind: 'nothing_found', body: {} })}
+      disabled={!armed}
+      data-nothing-found
+    >
+      Looked, nothing found: read anew
+    </Button>
   );
 };
