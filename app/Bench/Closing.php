@@ -11,6 +11,7 @@ use Carbon\CarbonImmutable;
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Log\Entry\Closed;
 use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Wire\RunCodec;
 
 /** What follows from a signature: the job leaves the bench, and the control's summary is written for the lists. */
 final readonly class Closing
@@ -31,7 +32,8 @@ final readonly class Closing
     }
 
     /**
-     * What hangs on the machine now: its run with the adjusters that were fitted in this job.
+     * What hangs on the machine now: its run with the adjusters that were fitted in this job, and with its hand control
+     * as it was measured.
      *
      * @return array<string, mixed>
      */
@@ -45,10 +47,13 @@ final readonly class Closing
             ->get()
             ->reject(static fn (EntryRow $row): bool => isset($voids[$row->id]));
 
-        return $fitted->reduce(
+        $run = $fitted->reduce(
             static fn (array $run, EntryRow $row): array => self::withFitted($run, $row->body),
             $job->control->run,
         );
+        $hand = $state->run->hand;
+
+        return $hand === $state->run->asOpened()->hand ? $run : ['hand' => RunCodec::handWritten($hand)] + $run;
     }
 
     /**

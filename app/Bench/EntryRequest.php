@@ -76,7 +76,7 @@ final readonly class EntryRequest
         return match ($kind) {
             EntryKind::Measure => TypedQuantities::measured($body),
             EntryKind::Thread, EntryKind::Compared, EntryKind::Policy,
-            EntryKind::Adjuster => TypedQuantities::readIn($body),
+            EntryKind::Adjuster, EntryKind::Hand => TypedQuantities::readIn($body),
             default => $body,
         };
     }

@@ -12,7 +12,7 @@ use VividPull\Core\Wire\StandingCodec;
 
 /**
  * What the readings of a control may be expected to do by what it taught itself, else by what other machines of its
- * model taught.
+ * model taught; these say nothing of one whose own lever was measured.
  */
 final readonly class Siblings
 {
@@ -24,7 +24,8 @@ final readonly class Siblings
     {
         $own = $control->summary->handedOn->taught ?? [];
         $point = $control->spec()->aim?->point->value;
-        if ($point === null || $control->summary?->learned($point) !== null) {
+        $isKnown = $control->summary?->learned($point ?? '') !== null || $control->fitted()->hand->isOfMachine;
+        if ($point === null || $isKnown) {
             return $own;
         }
         $others = self::priors($control, $point);

@@ -30,6 +30,7 @@ use VividPull\Core\Log\Entry\Confirmed;
 use VividPull\Core\Log\Entry\CoverMoved;
 use VividPull\Core\Log\Entry\Entry;
 use VividPull\Core\Log\Entry\GuideStepDone;
+use VividPull\Core\Log\Entry\HandMeasured;
 use VividPull\Core\Log\Entry\Inspected;
 use VividPull\Core\Log\Entry\Joined;
 use VividPull\Core\Log\Entry\LeftByChoice;
@@ -94,6 +95,7 @@ final readonly class Acceptance
             $entry instanceof ReplacementStep => ReplacingOrder::step($state, $entry),
             $entry instanceof CablesCompared => ReplacingOrder::compared($state),
             $entry instanceof AdjusterFitted => self::adjusterFitted($state, $entry),
+            $entry instanceof HandMeasured => MeasuredHand::check($state, $entry),
             $entry instanceof PartFitted => ReplacingOrder::fitted($state, $entry),
             $entry instanceof SoakBegun => self::soak($state),
             $entry instanceof NothingFound => self::nothingFound($state),
@@ -240,7 +242,7 @@ final readonly class Acceptance
     {
         $looks = array_filter(
             [$state, $state->second],
-            static fn (?BenchState $one): bool => $one?->next()->kind->isLookedFor() ?? false,
+            static fn (?BenchState $one): bool => $one?->next()->isLookedFor() ?? false,
         );
         if ($looks === []) {
             throw Refused::because(

@@ -6,9 +6,9 @@ namespace VividPull\Core\Bench;
 
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Errors\Refused;
+use VividPull\Core\Facts\ChangedRun;
 use VividPull\Core\Facts\Replay;
 use VividPull\Core\Judging\Judging;
-use VividPull\Core\Log\Entry\AdjusterFitted;
 use VividPull\Core\Log\Entry\Entry;
 use VividPull\Core\Log\Log;
 use VividPull\Core\Planning\Advice;
@@ -19,12 +19,12 @@ use VividPull\Core\Spec\Spec;
 final readonly class Bench
 {
     /** Goes up when a replay of the same log could give another answer. */
-    public const ENGINE = '1.6.22';
+    public const ENGINE = '1.6.23';
 
     public static function replay(Spec $spec, Run $run, Log $log): BenchState
     {
         $facts = Replay::facts($spec, $run, $log);
-        $run = self::runNow($run, $log);
+        $run = ChangedRun::by($log, $run);
         [$other, $otherRun] = [$spec->ofSecond(), $run->second()];
         if ($other === null || $otherRun === null || $facts->second === null) {
             $judgement = Judging::judge($spec, $run, $facts);
@@ -60,18 +60,6 @@ final readonly class Bench
         );
 
         return new BenchState($spec, $run, $log, $facts, $judgement, $advice, $progress, $second);
-    }
-
-    /** The run with every adjuster that was fitted in this job. */
-    private static function runNow(Run $run, Log $log): Run
-    {
-        foreach ($log->entries as $entry) {
-            if ($entry instanceof AdjusterFitted && ! isset($log->voids()[$entry->stamp->id])) {
-                $run = $run->fitted($entry->adjuster, $entry->cable, $entry->inPlaceOf);
-            }
-        }
-
-        return $run;
     }
 
     /**

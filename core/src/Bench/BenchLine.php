@@ -44,15 +44,15 @@ use VividPull\Core\Spec\Wheels;
  * thread, `tag reason` hangs a tag, `aim loose`, `service`, `touch-up` and `park middle` change how it is set, `whole
  * job` goes on from a check, `done` logs the move shown, and the words on the answers shown (`ok`, `no`, `cold`) answer
  * the item shown; what follows such a word is its remark. `seized` says that the adjuster shown will not turn. `all ok`
- * confirms the open lines of a stage together. `stop` says that what was turned last, and cannot be seen, has come to
- * its stop.
+ * confirms the open lines of a stage together. `distances 38 and 132` are those of the hand control, measured. `stop`
+ * says that what was turned last, and cannot be seen, has come to its stop.
  */
 final readonly class BenchLine
 {
-    /** Confirms every open line of the stage. */
     /** Where the bench says to look. */
     public const NOTHING_FOUND = 'nothing found';
 
+    /** Confirms every open line of the stage. */
     public const ALL_OK = 'all ok';
 
     private const LONGEST = 500;
@@ -138,6 +138,7 @@ final readonly class BenchLine
                 ['adjuster' => $this->adjuster()->id(), 'seized' => true],
             ),
             mb_strtolower($line) === self::NOTHING_FOUND => new Draft(EntryKind::NothingFound, []),
+            $word === 'distances' => $this->distances($rest),
             $word === 'tag' => new Draft(
                 EntryKind::Tag,
                 ['reason' => self::needed($rest, 'A tag needs its reason, such as: tag throttle sticks, bars right.')],
@@ -266,6 +267,36 @@ final readonly class BenchLine
             EntryKind::Thread,
             ['adjuster' => $adjuster->id(), $unit->field() => Fraction::fromText($number)->toFloat()],
         );
+    }
+
+    /** What was measured of the hand control, in the order in which it is asked for. */
+    private function distances(string $rest): Draft
+    {
+        $hand = $this->state->run->hand;
+        $points = MeasuredHand::points($this->state);
+        $labels = [$hand->toWire(), ...array_map($hand->toPoint(...), $points)];
+        if ($points === []) {
+            throw NotUnderstood::line(MeasuredHand::tellsNothing($this->state));
+        }
+        $parts = explode(';', (string) preg_replace('/\s+and\s+/iu', ';', $rest));
+        $parts = count($parts) === 1 ? explode(' ', $rest) : $parts;
+        if (count($parts) !== count($labels)) {
+            throw NotUnderstood::line(
+                'Type '.implode(' and ', array_map(lcfirst(...), $labels)).', such as: distances 38 and 132.',
+            );
+        }
+        $mm = [];
+        foreach ($parts as $n => $part) {
+            $size = QuantityReader::defaultingTo($this->shown->unit)->read($part);
+            self::mustBeLength($size, lcfirst($labels[$n]));
+            $mm[] = $size->value;
+        }
+        $keys = array_map(static fn (ReadingPoint $one): string => $one->value, $points);
+
+        return new Draft(EntryKind::Hand, [
+            'wire_mm' => $mm[0],
+            'point_mm' => array_combine($keys, array_slice($mm, 1)),
+        ]);
     }
 
     private function allOk(): Draft

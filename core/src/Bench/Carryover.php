@@ -27,7 +27,7 @@ final readonly class Carryover
 
     /**
      * What was taught, widened; where this job taught nothing, what it was given, widened again. Nothing, where a part
-     * of the ratio is new and has taught nothing yet.
+     * of the ratio is new, or was measured, and has taught nothing yet.
      *
      * @return array<string, RatioPrior> by reading point
      */
@@ -39,7 +39,7 @@ final readonly class Carryover
 
         return match (true) {
             $point !== null && $play->hasLearned() => [$point => $play->taught()->forNextJob($fitted)],
-            $last->facts->readings->ratioFrom > 0 => [],
+            $last->facts->readings->ratioFrom > 0 || $last->run->hand->isMeasuredHere => [],
             default => array_map(
                 static fn (RatioPrior $prior): RatioPrior => $prior->forNextJob($fitted),
                 $last->facts->standing->taught,

@@ -22,7 +22,7 @@ final readonly class SafeAgain
     private const BY_HAND = [
         EntryKind::Confirmed, EntryKind::AllConfirmed, EntryKind::Inspected, EntryKind::Cover, EntryKind::Thread,
         EntryKind::Reading, EntryKind::Outcome, EntryKind::Measure, EntryKind::Trace,
-        EntryKind::Move, EntryKind::Step, EntryKind::Part, EntryKind::Adjuster, EntryKind::PutRight,
+        EntryKind::Move, EntryKind::Step, EntryKind::Part, EntryKind::Adjuster, EntryKind::Hand, EntryKind::PutRight,
         EntryKind::Replacing, EntryKind::Compared, EntryKind::Check,
     ];
 

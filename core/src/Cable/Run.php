@@ -72,6 +72,21 @@ final readonly class Run
         );
     }
 
+    /**
+     * The run with the distances of its hand control as they were measured on this machine, or as its model has them.
+     */
+    public function withHand(HandControl $hand): self
+    {
+        return new self(
+            $hand,
+            $this->cables,
+            $hand->couplings(),
+            $this->workingEnd,
+            $this->former,
+            $this->asOpened(),
+        );
+    }
+
     /** The run as it was when the job was opened. */
     public function asOpened(): self
     {

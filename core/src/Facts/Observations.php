@@ -34,9 +34,15 @@ final readonly class Observations
         public array $symptoms = [],
         /** @var list<SeenTrace> pulls that were kept as curves */
         public array $traces = [],
-        /** Whether somebody looked where the bench said and found nothing, and only adjusters were changed since. */
-        public bool $isLookedAt = false,
+        /** Why it is read anew, where only adjusters were changed since. */
+        public ?ReadAnew $readAnew = null,
     ) {}
+
+    /** Whether somebody looked where the bench said and found nothing, and only adjusters were changed since. */
+    public function isLookedAt(): bool
+    {
+        return $this->readAnew === ReadAnew::NothingFound;
+    }
 
     /** The last pull kept as a curve at this setting or since. */
     public function curveSince(int $setting): ?TraceTaken

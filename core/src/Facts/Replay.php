@@ -21,6 +21,7 @@ use VividPull\Core\Log\Entry\Confirmed;
 use VividPull\Core\Log\Entry\CoverMoved;
 use VividPull\Core\Log\Entry\Entry;
 use VividPull\Core\Log\Entry\GuideStepDone;
+use VividPull\Core\Log\Entry\HandMeasured;
 use VividPull\Core\Log\Entry\Inspected;
 use VividPull\Core\Log\Entry\Joined;
 use VividPull\Core\Log\Entry\LeftByChoice;
@@ -127,8 +128,8 @@ final class Replay
 
     private int $changedAt = 0;
 
-    /** The setting from which on it is read anew since nothing was found where the bench said to look. */
-    private ?int $lookedAt = null;
+    /** @var array{why: ReadAnew, from: int}|null why it is read anew, and from which setting on */
+    private ?array $readAnew = null;
 
     private int $ratioFrom = 0;
 
@@ -227,6 +228,7 @@ final class Replay
             $entry instanceof GuideStepDone => $this->guide($entry),
             $entry instanceof PartFitted => $this->fit($entry),
             $entry instanceof AdjusterFitted => $this->fitAdjuster($entry),
+            $entry instanceof HandMeasured => $this->measureHand($entry),
             $entry instanceof LeftByChoice => $this->leaveByChoice($entry),
             $entry instanceof Noted => $this->notes[] = $entry,
             $entry instanceof Joined => $this->joined[$entry->stamp->by->id] = $entry->stamp->by,
@@ -450,8 +452,25 @@ final class Replay
     private function lookInVain(NothingFound $looked): void
     {
         $this->finishGroup();
-        $this->change($looked);
-        $this->lookedAt = $this->setting;
+        $this->readAnew($looked, ReadAnew::NothingFound);
+    }
+
+    /** Where nothing was told yet there is nothing to tell anew. */
+    private function measureHand(HandMeasured $measured): void
+    {
+        $isAnythingTold = $this->isAnythingTold();
+        $this->finishGroup();
+        $this->run = ChangedRun::after($this->run, $measured);
+        if ($isAnythingTold) {
+            $this->readAnew($measured, ReadAnew::HandMeasured);
+            $this->ratioFrom = $this->series;
+        }
+    }
+
+    private function readAnew(Entry $by, ReadAnew $why): void
+    {
+        $this->change($by);
+        $this->readAnew = ['why' => $why, 'from' => $this->setting];
     }
 
     /** With the cable off, nothing read before compares with what comes after. */
@@ -516,6 +535,7 @@ final class Replay
     {
         $this->finishGroup();
         $this->parts[] = $fitted;
+        $this->run = ChangedRun::after($this->run, $fitted);
         $this->change($fitted);
         $this->ratioFrom = $fitted->part->startsRatioOver() ? $this->series : $this->ratioFrom;
         if ($fitted->part === Part::Cable) {
@@ -531,7 +551,7 @@ final class Replay
     private function fitAdjuster(AdjusterFitted $fitted): void
     {
         $this->finishGroup();
-        $this->run = $this->run->fitted($fitted->adjuster, $fitted->cable, $fitted->inPlaceOf);
+        $this->run = ChangedRun::after($this->run, $fitted);
         $this->adjusters->fit($fitted);
         $this->change($fitted);
     }
@@ -698,7 +718,7 @@ final class Replay
             $this->soaking,
             array_values(array_unique($this->symptoms, SORT_REGULAR)),
             $this->traces,
-            $this->lookedAt === $this->changedAt,
+            ($this->readAnew['from'] ?? null) === $this->changedAt ? $this->readAnew['why'] : null,
         );
     }
 }

@@ -177,9 +177,8 @@ final readonly class Judging
             $pose !== Pose::Straight => "Not read with {$pose->label()}",
             $facts->readings->moves === [] && $facts->readings->setting === 0 => 'Not read yet',
             $facts->readings->setting > $facts->readings->movedAt => 'Locked: read it again, for locking turns the adjuster',
-            $facts->readings->movedAt === $facts->readings->changedAt => $facts->observations->isLookedAt
-                ? 'Nothing was found: pull it fully three times and read it anew'
-                : 'Changed: pull it fully three times and read it',
+            $facts->readings->movedAt === $facts->readings->changedAt => $facts->observations->readAnew?->sentence()
+                ?? 'Changed: pull it fully three times and read it',
             default => 'Moved: pull it fully three times and read it',
         };
     }

@@ -149,7 +149,10 @@ final readonly class Learning
 
     public static function prior(Spec $spec, Run $run, Facts $facts): RatioPrior
     {
-        return $facts->standing->taughtAt($spec->play()->point) ?? self::drawn($spec, $run);
+        // What was measured on this machine wins over what its readings seemed to tell before.
+        $taught = $run->hand->isMeasuredHere ? null : $facts->standing->taughtAt($spec->play()->point);
+
+        return $taught ?? self::drawn($spec, $run);
     }
 
     /** What is handed on from one series to the next: all that was taught, unless a new part has made a new ratio. */

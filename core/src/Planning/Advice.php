@@ -19,6 +19,9 @@ final class Advice
 {
     private const LOOKED_AT = 'It was looked at before, nothing was found, and it reads so again: replace the cable, or hang the tag.';
 
+    /** No part is blamed for readings that are known so badly. */
+    private const TOO_COARSE = 'It was looked at before, nothing was found, and readings so coarse tell no more: get a finer instrument, or hang the tag.';
+
     private ?Beliefs $beliefs = null;
 
     private ?PlanOutcome $outcome = null;
@@ -43,9 +46,17 @@ final class Advice
     private function advised(): PlanOutcome
     {
         $advised = Planner::advise($this->spec, $this->run, $this->facts, $this->beliefs(), $this->judgement);
+        if (
+            ! $advised->isLookedFor()
+            || $advised->settledBy === SettledBy::Hand
+            || ! $this->facts->observations->isLookedAt()
+        ) {
+            return $advised;
+        }
+        $group = $this->judgement->nowGroup;
 
-        return $advised->kind->isLookedFor() && $this->facts->observations->isLookedAt
-            ? $advised->lookedAt(self::LOOKED_AT)
-            : $advised;
+        return $group !== null && Suspicion::isCoarse($group, $this->spec->play()->band)
+            ? $advised->adding(self::TOO_COARSE)
+            : $advised->lookedAt(self::LOOKED_AT);
     }
 }

@@ -24,11 +24,26 @@ final readonly class PlanOutcome
         public ?Pose $again = null,
         /** Whether what is looked for here was looked for before, and nothing was found. */
         public bool $isLookedAt = false,
+        public ?SettledBy $settledBy = null,
     ) {}
 
     public static function say(PlanKind $kind, string $sentence): self
     {
         return new self($kind, $sentence, [], null, null, null);
+    }
+
+    /** Nothing is to be turned before what is suspected is settled, so no turn stands beside it. */
+    public static function look(PlanKind $kind, Suspicion $suspicion, ?float $target): self
+    {
+        return new self(
+            $kind,
+            $suspicion->sentence,
+            [],
+            null,
+            $target,
+            null,
+            settledBy: $suspicion->settledBy,
+        );
     }
 
     /** @param  array<string, AdjusterAdvice>  $options */
@@ -43,18 +58,35 @@ final readonly class PlanOutcome
         return new self($kind, $sentence, $options, $recommended, $target, $plan);
     }
 
+    /** Whether something of the machine is to be looked for, and it may be that nothing is found there. */
+    public function isLookedFor(): bool
+    {
+        return $this->kind->isLookedFor() && $this->settledBy !== SettledBy::Finer;
+    }
+
+    public function adding(string $sentence): self
+    {
+        return $this->said($sentence, $this->isLookedAt);
+    }
+
     /** The same, where nothing was found by looking: the sentence says what is left to do. */
     public function lookedAt(string $sentence): self
     {
+        return $this->said($sentence, true);
+    }
+
+    private function said(string $more, bool $isLookedAt): self
+    {
         return new self(
             $this->kind,
-            "{$this->sentence} {$sentence}",
+            "{$this->sentence} {$more}",
             $this->options,
             $this->recommended,
             $this->target,
             $this->plan,
             $this->again,
-            true,
+            $isLookedAt,
+            $this->settledBy,
         );
     }
 

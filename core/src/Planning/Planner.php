@@ -74,8 +74,11 @@ final readonly class Planner
             ),
             $verdict->is(VerdictKind::Unread),
             $verdict->is(VerdictKind::NotJudged) => PlanOutcome::say(PlanKind::Read, $verdict->sentence.'.'),
-            $band === null || $judgement->isRoutingFault => PlanOutcome::say(PlanKind::RoutingFault,
-                'Play changes more from pose to pose than the band is wide: no setting can be right in all of them. Look for a trapped or wrongly routed cable.'),
+            $band === null || $judgement->isRoutingFault => PlanOutcome::look(
+                PlanKind::RoutingFault,
+                Suspicion::ofEverySetting(),
+                null,
+            ),
             $judgement->poseToReadAgain() !== null => PlanOutcome::readAgain($judgement->poseToReadAgain(),
                 "Read it again with {$judgement->poseToReadAgain()->label()} before anything is turned: one reading may be misread."),
             $verdict->settles === Settles::Answer => PlanOutcome::say(PlanKind::Decide, $verdict->advice ?? ''),
@@ -174,6 +177,7 @@ final readonly class Planner
             $swinging->wouldSwing($plan->shift) && ! $plan->finishesAlike => self::suspected(
                 $spec,
                 $run,
+                $facts,
                 $beliefs,
                 $judgement,
                 $window,
@@ -243,13 +247,16 @@ final readonly class Planner
     private static function suspected(
         Spec $spec,
         Run $run,
+        Facts $facts,
         Beliefs $beliefs,
         Judgement $judgement,
         ShiftWindow $window,
     ): PlanOutcome {
-        $sentence = Suspicion::of($spec, $run, $beliefs, $judgement);
-
-        return PlanOutcome::choose(PlanKind::Suspect, $sentence, [], null, $window->target);
+        return PlanOutcome::look(
+            PlanKind::Suspect,
+            Suspicion::of($spec, $run, $facts, $beliefs, $judgement),
+            $window->target,
+        );
     }
 
     /** @param  array<string, AdjusterAdvice>  $options */
@@ -298,6 +305,7 @@ final readonly class Planner
             Limits::areFar($run, $facts, $window, $maker) => self::suspected(
                 $spec,
                 $run,
+                $facts,
                 $beliefs,
                 $judgement,
                 $window,
@@ -427,11 +435,9 @@ final readonly class Planner
 
         return $apart === null
             ? null
-            : PlanOutcome::choose(
+            : PlanOutcome::look(
                 PlanKind::RoutingFault,
                 Suspicion::ofTheRoute($apart, $spec->play()->band),
-                [],
-                null,
                 $window->target,
             );
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Planning;
 
-use VividPull\Core\Cable\HandKind;
+use VividPull\Core\Cable\HandControl;
 use VividPull\Core\Cable\Knowledge;
 use VividPull\Core\Cable\RatioPrior;
 use VividPull\Core\Cable\ReadingPoint;
@@ -30,6 +30,8 @@ final readonly class RatioFinding
         public float $deviation,
         public string $finding,
         public string $sentence,
+        /** What would settle it; null where no distances tell it, or they were measured and it is so all the same. */
+        public ?SettledBy $settledBy,
         private float $wireMm,
         private ?float $pointMm,
     ) {}
@@ -97,15 +99,18 @@ final readonly class RatioFinding
             return null;
         }
         $learned = exp($taught->ln);
-        $finding = self::said($run->hand->kind, $point, exp($off));
-        $settles = $point === ReadingPoint::FerruleGap ? 'check the pitch' : 'measure its two distances';
+        $finding = self::said($run->hand, $point, exp($off));
+        $isMeasured = $run->hand->isMeasuredHere;
+        $canMeasure = ! $isMeasured && $run->hand->measurable($point) !== [];
 
         return new self(
             $told,
             $learned,
             $learned * $taught->spread,
             "{$finding}.",
-            "{$finding}: {$settles}, and which adjuster was turned.",
+            "{$finding}: ".($canMeasure ? 'measure its two distances, and see' : 'check the pitch, and')
+                .' which adjuster was turned.',
+            $canMeasure ? SettledBy::Hand : null,
             $run->hand->wireMm,
             $run->hand->pointMm[$point->value] ?? null,
         );
@@ -130,12 +135,14 @@ final readonly class RatioFinding
         return RatioPrior::of($mean, sqrt(max(1 / $total, $apart)));
     }
 
-    private static function said(HandKind $hand, ReadingPoint $point, float $times): string
+    private static function said(HandControl $hand, ReadingPoint $point, float $times): string
     {
         $far = ($times >= 1.0 ? '' : 'only ').Figure::ratio($times).' times as far';
 
-        return $point === ReadingPoint::FerruleGap
-            ? "The gap seems to open {$far} as its thread says"
-            : "The {$hand->value} seems to move {$far} as its spec says";
+        return match (true) {
+            $point === ReadingPoint::FerruleGap => "The gap seems to open {$far} as its thread says",
+            $hand->isOfMachine => "The {$hand->kind->value} seems to move {$far} as its measured distances say",
+            default => "The {$hand->kind->value} seems to move {$far} as its spec says",
+        };
     }
 }

@@ -7,8 +7,11 @@ namespace VividPull\Core\Planning;
 use VividPull\Core\Cable\HandKind;
 use VividPull\Core\Cable\Knowledge;
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Facts\Facts;
+use VividPull\Core\Facts\ReadingGroup;
 use VividPull\Core\Judging\Judgement;
 use VividPull\Core\Learning\Beliefs;
+use VividPull\Core\Measurement\Instrument;
 use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Spec\SpecBand;
@@ -16,27 +19,81 @@ use VividPull\Core\Spec\SpecBand;
 /** After turning to and fro: what is suspected, and what one measurement would settle it. */
 final readonly class Suspicion
 {
-    public static function of(Spec $spec, Run $run, Beliefs $beliefs, Judgement $judgement): string
+    private function __construct(public string $sentence, public ?SettledBy $settledBy = null) {}
+
+    public static function of(Spec $spec, Run $run, Facts $facts, Beliefs $beliefs, Judgement $judgement): self
     {
+        $suspected = self::suspected($spec, $run, $facts, $beliefs, $judgement);
+
+        return new self("Turned to and fro, and not settled. {$suspected->sentence}", $suspected->settledBy);
+    }
+
+    private static function suspected(
+        Spec $spec,
+        Run $run,
+        Facts $facts,
+        Beliefs $beliefs,
+        Judgement $judgement,
+    ): self {
         $sides = $beliefs->play->sides();
         $ratio = RatioFinding::of($spec, $run, $beliefs);
-        $u = $judgement->nowGroup?->found->expanded() ?? 0.0;
+        $group = $judgement->nowGroup;
         $band = $spec->play()->band;
         $apart = $judgement->sweep->takesMostOf($band);
 
-        return 'Turned to and fro, and not settled. '.match (true) {
+        return match (true) {
             $apart !== null => self::ofTheRoute($apart, $band),
-            $sides->areKnown() => 'It reads '.Figure::length(abs($sides->apart))
-                .' otherwise when come from the other side: a dry wire that sticks, or lost motion in a thread. Oil the wire, hold the adjuster while it is locked, and read it twice with no turn between.',
-            $ratio !== null => $ratio->sentence,
-            $u > $band->width() / 3 => 'The readings are known to ± '.Figure::length($u).', and the band is '
-                .Figure::length($band->width())
-                .' wide: read it with a finer instrument before anything is turned again.',
-            $beliefs->surprises !== [] => 'Something slips: mark the lock nut and the ferrule with a pen, pull it fully three times, and see which mark has moved.',
-            ($run->couplings->at($spec->play()->point)->knowledge
-                ?? Knowledge::Default) !== Knowledge::Measured => self::measure($run->hand->kind),
-            default => 'Look for play that changes by itself: a loose lock nut, a ferrule half out of its seat, a conduit that moves.',
+            $sides->areKnown() => new self(
+                'It reads '.Figure::length(abs($sides->apart))
+                    .' otherwise when come from the other side: a dry wire that sticks, or lost motion in a thread. Oil the wire, hold the adjuster while it is locked, and read it twice with no turn between.',
+                SettledBy::Oiled,
+            ),
+            $ratio !== null => new self($ratio->sentence, $ratio->settledBy),
+            $group !== null && self::isCoarse($group, $band) && self::isAnyFiner($facts, $group) => new self(
+                'The readings are known to ± '.Figure::length($group->found->expanded()).', and the band is '.Figure::length($band->width())
+                    .' wide: read it with a finer instrument before anything is turned again.',
+                SettledBy::Finer,
+            ),
+            $beliefs->surprises !== [] => new self(
+                'Something slips: mark the lock nut and the ferrule with a pen, pull it fully three times, and see which mark has moved.',
+            ),
+            self::tellsOfTheRatio($spec, $run) => new self(self::measure($run->hand->kind), SettledBy::Hand),
+            default => new self(
+                'Look for play that changes by itself: a loose lock nut, a ferrule half out of its seat, a conduit that moves.',
+            ),
         };
+    }
+
+    /** Whether what was read is known so badly that it led to turning to and fro. */
+    public static function isCoarse(ReadingGroup $group, SpecBand $band): bool
+    {
+        return $group->found->expanded() > $band->width() / 3;
+    }
+
+    private static function isAnyFiner(Facts $facts, ReadingGroup $group): bool
+    {
+        return array_filter(
+            $facts->standing->shelf,
+            static fn (Instrument $one): bool => $one->resolution < $group->instrument->resolution,
+        ) !== [];
+    }
+
+    /** Whether the distances of the hand control would tell what is not known yet. */
+    private static function tellsOfTheRatio(Spec $spec, Run $run): bool
+    {
+        $point = $spec->play()->point;
+
+        return $run->hand->measurable($point) !== []
+            && ($run->couplings->at($point)->knowledge ?? Knowledge::Default) !== Knowledge::Measured;
+    }
+
+    /** Poses that lie further apart than the band is wide. */
+    public static function ofEverySetting(): self
+    {
+        return new self(
+            'Play changes more from pose to pose than the band is wide: no setting can be right in all of them. Look for a trapped or wrongly routed cable.',
+            SettledBy::Route,
+        );
     }
 
     /**
@@ -44,11 +101,14 @@ final readonly class Suspicion
      *
      * @param  float  $apart  mm of play
      */
-    public static function ofTheRoute(float $apart, SpecBand $band): string
+    public static function ofTheRoute(float $apart, SpecBand $band): self
     {
-        return 'Play changes by '.Figure::length($apart).' as the bars turn, and the band is '
+        return new self(
+            'Play changes by '.Figure::length($apart).' as the bars turn, and the band is '
             .Figure::length($band->width())
-            .' wide: hardly any setting is inside in every pose. Look for a trapped or wrongly routed cable before anything is turned again.';
+            .' wide: hardly any setting is inside in every pose. Look for a trapped or wrongly routed cable before anything is turned again.',
+            SettledBy::Route,
+        );
     }
 
     /** What of the hand control tells how far play moves by one turn. */

@@ -26,11 +26,18 @@ final readonly class Swinging
      */
     private function __construct(private array $ways, private int $turns, private int $from) {}
 
+    /**
+     * Turns to and fro that a coarse instrument led to say nothing once a finer one is in hand: only those count that
+     * were made by readings as fine as the last one.
+     */
     public static function of(Run $run, Facts $facts): self
     {
+        $groups = $facts->readings->groups;
+        $marks = $groups === [] ? 0.0 : $groups[count($groups) - 1]->instrument->resolution;
         $first = array_filter(
-            $facts->readings->groups,
-            static fn (ReadingGroup $one): bool => $one->at->series === $facts->readings->series,
+            $groups,
+            static fn (ReadingGroup $one): bool => $one->at->series === $facts->readings->series
+                && $one->instrument->resolution <= $marks,
         );
         $before = reset($first) === false ? 0 : reset($first)->at->moves;
         $ways = [];

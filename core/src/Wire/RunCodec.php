@@ -83,7 +83,7 @@ final readonly class RunCodec
     {
         $kind = $node->object(
             ['kind', 'name'],
-            ['pivot_to_wire_mm', 'pivot_to_point_mm', 'drum_radius_mm', 'flange_radius_mm', 'knowledge'],
+            ['pivot_to_wire_mm', 'pivot_to_point_mm', 'drum_radius_mm', 'flange_radius_mm', 'knowledge', 'of_machine'],
         )
             ->at('kind')->enum(HandKind::class);
         $knowledge = $node->optionalEnum('knowledge', Knowledge::class) ?? Knowledge::Drawn;
@@ -97,6 +97,7 @@ final readonly class RunCodec
                 self::distance($node, 'pivot_to_wire_mm', 1.0),
                 self::points($node),
                 $knowledge,
+                $node->flag('of_machine'),
             ),
             HandKind::Grip => HandControl::of(
                 $kind,
@@ -106,8 +107,25 @@ final readonly class RunCodec
                     ? [ReadingPoint::GripFlange->value => $node->at('flange_radius_mm')->number(0.1, 500)]
                     : [],
                 $knowledge,
+                $node->flag('of_machine'),
             ),
         };
+    }
+
+    /** @return array<string, mixed> a hand control as it is written in a run */
+    public static function handWritten(HandControl $hand): array
+    {
+        $distances = $hand->kind === HandKind::Grip
+            ? [
+                'drum_radius_mm' => $hand->wireMm,
+                'flange_radius_mm' => $hand->pointMm[ReadingPoint::GripFlange->value] ?? null,
+            ]
+            : ['pivot_to_wire_mm' => $hand->wireMm, 'pivot_to_point_mm' => $hand->pointMm];
+
+        return ['kind' => $hand->kind->value, 'name' => $hand->name]
+            + array_filter($distances, static fn (array|float|null $one): bool => $one !== null && $one !== [])
+            + ['knowledge' => $hand->knowledge->value]
+            + ($hand->isOfMachine ? ['of_machine' => true] : []);
     }
 
     private static function distance(Node $node, string $key, float $otherwise): float

@@ -8,6 +8,7 @@ use Closure;
 use VividPull\Core\Bench\Bench;
 use VividPull\Core\Bench\BenchLine;
 use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Bench\MeasuredHand;
 use VividPull\Core\Bench\Warnings;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Part;
@@ -88,6 +89,9 @@ final class StateCodec
                 'name' => $state->run->hand->name,
                 'ratio' => $coupling->value,
                 'knowledge' => $coupling->knowledge->value,
+                'distances' => $this->distances(),
+                'how_to_measure' => $state->run->hand->howToMeasure(),
+                'of_machine' => $state->run->hand->isOfMachine,
             ],
             'working_end' => $state->run->workingEnd,
             'stage' => $state->progress->stage->value,
@@ -100,6 +104,22 @@ final class StateCodec
                     'label' => $state->facts->answers->condition->label()
                         .($state->facts->readings->ranSince && $state->spec->heatMatters() ? ', run since' : ''),
                 ],
+        ];
+    }
+
+    /** @return list<array<string, mixed>> what can be measured of the hand control, that to the wire first */
+    private function distances(): array
+    {
+        $hand = $this->state->run->hand;
+        $points = MeasuredHand::points($this->state);
+
+        return $points === [] ? [] : [
+            ['point' => null, 'label' => $hand->toWire(), 'mm' => $hand->pointMm === [] ? null : $hand->wireMm],
+            ...array_map(static fn (ReadingPoint $one): array => [
+                'point' => $one->value,
+                'label' => $hand->toPoint($one),
+                'mm' => $hand->pointMm[$one->value] ?? null,
+            ], $points),
         ];
     }
 
@@ -597,6 +617,7 @@ final class StateCodec
             'kind' => $next->kind->value,
             'sentence' => $next->sentence,
             'looked_at' => $next->isLookedAt,
+            'settled_by' => $next->settledBy?->value,
             'recommended' => $next->recommended,
             'target_mm' => $next->target,
             'options' => array_map($this->option(...), array_values($next->options)),

@@ -45,7 +45,7 @@ final class RatioFindingTest extends TestCase
         $finding = RatioFinding::across($state->spec, $state->run, [RatioPrior::of(log(2 * self::TOLD), 0.06)]);
         self::assertNotNull($finding);
         self::assertSame(
-            'The lever seems to move 2.0 times as far as its spec says: measure its two distances, and which adjuster was turned.',
+            'The lever seems to move 2.0 times as far as its spec says: measure its two distances, and see which adjuster was turned.',
             $finding->sentence,
         );
         self::assertEqualsWithDelta(

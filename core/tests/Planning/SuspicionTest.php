@@ -7,12 +7,21 @@ namespace VividPull\Core\Tests\Planning;
 use PHPUnit\Framework\TestCase;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Planning\PlanKind;
+use VividPull\Core\Planning\SettledBy;
 use VividPull\Core\Planning\Swinging;
 use VividPull\Core\Tests\Support\TestJob;
 
 /** What is said after turning to and fro, and which turns count as that. */
 final class SuspicionTest extends TestCase
 {
+    private const DRAWN_LEVER = [
+        'kind' => 'lever',
+        'name' => 'Clutch lever',
+        'pivot_to_wire_mm' => 38,
+        'pivot_to_point_mm' => ['lever_tip' => 132],
+        'knowledge' => 'drawn',
+    ];
+
     public function test_a_grip_has_radii_to_measure_and_a_lever_two_distances(): void
     {
         $grip = self::swung(TestJob::throttle()->ready(), 'grip', 8.0)->read(8.0, 8.0, 8.0)->state->next();
@@ -27,20 +36,79 @@ final class SuspicionTest extends TestCase
             'who is to look finds no turn beside it',
         );
 
-        $hand = [
-            'kind' => 'lever',
-            'name' => 'Clutch lever',
-            'pivot_to_wire_mm' => 38,
-            'pivot_to_point_mm' => ['lever_tip' => 132],
-            'knowledge' => 'drawn',
-        ];
-        $lever = self::swung(TestJob::clutch(run: ['hand' => $hand] + TestJob::clutchRun())->ready(), 'perch', 28.0)
+        $job = TestJob::clutch(run: ['hand' => self::DRAWN_LEVER] + TestJob::clutchRun())->ready();
+        $lever = self::swung($job, 'perch', 28.0)
             ->read(28.0, 28.0, 28.0)->state
             ->next();
         self::assertStringEndsWith(
             'Measure the two distances of the lever, pivot to wire and pivot to reading point: they tell what one turn does.',
             $lever->sentence,
         );
+    }
+
+    /** A rule that led to turning to and fro blames no cable: a finer instrument settles it, and turning goes on. */
+    public function test_readings_too_coarse_for_the_band_are_taken_with_a_finer_instrument(): void
+    {
+        $narrow = ['aim' => ['kind' => 'free_play_band', 'point' => 'lever_tip', 'low_mm' => 2.0, 'high_mm' => 3.0]];
+        $job = TestJob::clutch($narrow, ['hand' => self::DRAWN_LEVER] + TestJob::clutchRun())->ready();
+        $job->adjuster = 'perch';
+        $job->read(4.5, 4.0, 4.5);
+        foreach (['-1f', '+1f', '-1f'] as $turn) {
+            $job->line($turn, 'in_band')->read(4.5, 4.0, 4.5);
+        }
+        $next = $job->state->next();
+        self::assertSame([PlanKind::Suspect, SettledBy::Finer], [$next->kind, $next->settledBy]);
+        self::assertStringContainsString('read it with a finer instrument before anything is turned', $next->sentence);
+        self::assertFalse($next->isLookedFor());
+        self::assertStringStartsWith(
+            'The bench names nothing to be looked at now.',
+            $job->refusal(static fn (TestJob $one): TestJob => $one->entry('nothing_found', [])),
+        );
+        $job->instrument = 'caliper';
+        $job->read(4.3, 4.3, 4.25);
+        self::assertSame(PlanKind::Move, $job->state->next()->kind);
+        self::assertSame(0, Swinging::of($job->state->run, $job->state->facts)->reversals());
+        $job->instrument = 'rule';
+        $job->read(4.5, 4.0, 4.5);
+        self::assertSame(2, Swinging::of($job->state->run, $job->state->facts)->reversals(), 'the rule is back');
+    }
+
+    public function test_where_nothing_finer_is_at_hand_no_cable_is_blamed_for_coarse_readings(): void
+    {
+        $shelf = ['shelf' => [['id' => 'rule', 'name' => 'steel rule', 'kind' => 'steel_rule', 'resolution_mm' => 0.5]]];
+        $narrow = ['aim' => ['kind' => 'free_play_band', 'point' => 'lever_tip', 'low_mm' => 2.0, 'high_mm' => 3.0]];
+        $job = TestJob::clutch($narrow, standing: $shelf)->ready();
+        $job->adjuster = 'perch';
+        foreach ([false, true] as $isLookedAt) {
+            $job->read(4.5, 4.0, 4.5);
+            foreach (['-1f', '+1f', '-1f'] as $turn) {
+                $job->line($turn, 'in_band')->read(4.5, 4.0, 4.5);
+            }
+            $next = $job->state->next();
+            self::assertSame(PlanKind::Suspect, $next->kind);
+            self::assertStringContainsString('Look for play that changes by itself', $next->sentence);
+            self::assertSame(
+                $isLookedAt,
+                str_ends_with($next->sentence, 'get a finer instrument, or hang the tag.'),
+                $next->sentence,
+            );
+            self::assertFalse($next->isLookedAt, 'no cable is replaced for it');
+            $job = $isLookedAt ? $job : $job->entry('nothing_found', []);
+        }
+    }
+
+    public function test_what_settles_it_is_said_beside_the_sentence(): void
+    {
+        $grip = self::swung(TestJob::throttle()->ready(), 'grip', 8.0);
+        self::assertSame(SettledBy::Hand, $grip->read(8.0, 8.0, 8.0)->state->next()->settledBy);
+        self::assertFalse(
+            $grip->entry('nothing_found', [])->state->next()->isLookedAt,
+            'the route was not what was looked at',
+        );
+        $again = self::swung($grip, 'grip', 8.0)->read(8.0, 8.0, 8.0)->state->next();
+        self::assertSame([SettledBy::Hand, false], [$again->settledBy, $again->isLookedAt], 'measured before replaced');
+        $apart = TestJob::throttle()->ready()->read(4.0, 4.0, 4.0)->readIn(Pose::Left, 9.0, 9.0)->state->next();
+        self::assertSame([PlanKind::RoutingFault, SettledBy::Route], [$apart->kind, $apart->settledBy]);
     }
 
     public function test_where_the_bars_move_play_by_most_of_the_band_it_is_the_route_that_is_looked_at(): void

@@ -20,7 +20,7 @@ use VividPull\Core\Log\Stamp;
  *
  * The list is closed, so that static analysis finds every place that a new kind is forgotten in.
  *
- * @phpstan-sealed AdjusterFitted|AllConfirmed|Amended|CablesCompared|Checked|Closed|Complained|ConditionNoted|Confirmed|CoverMoved|GuideStepDone|Inspected|Joined|LeftByChoice|MeasureTaken|Moved|Noted|NothingFound|Opened|OutcomeSeen|PartFitted|PartRefused|PhotoTaken|PolicyChosen|PutRight|ReadEnough|ReadingTaken|ReadingUpheld|ReplacementStep|SoakBegun|Tagged|ThreadNoted|TraceTaken|Untagged|Voided
+ * @phpstan-sealed AdjusterFitted|AllConfirmed|Amended|CablesCompared|Checked|Closed|Complained|ConditionNoted|Confirmed|CoverMoved|GuideStepDone|HandMeasured|Inspected|Joined|LeftByChoice|MeasureTaken|Moved|Noted|NothingFound|Opened|OutcomeSeen|PartFitted|PartRefused|PhotoTaken|PolicyChosen|PutRight|ReadEnough|ReadingTaken|ReadingUpheld|ReplacementStep|SoakBegun|Tagged|ThreadNoted|TraceTaken|Untagged|Voided
  */
 abstract readonly class Entry
 {

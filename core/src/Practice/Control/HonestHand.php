@@ -7,6 +7,7 @@ namespace VividPull\Core\Practice\Control;
 use VividPull\Core\Bench\Bench;
 use VividPull\Core\Bench\BenchLine;
 use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Bench\MeasuredHand;
 use VividPull\Core\Bench\Shown;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Pose;
@@ -27,6 +28,7 @@ use VividPull\Core\Log\Stamp;
 use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Planning\PlanKind;
 use VividPull\Core\Planning\PlanOutcome;
+use VividPull\Core\Planning\SettledBy;
 use VividPull\Core\Planning\TableAdviceKind;
 use VividPull\Core\Planning\TablePlanner;
 use VividPull\Core\Procedure\Cure;
@@ -269,7 +271,8 @@ final class HonestHand
         return match (true) {
             $next->kind === PlanKind::Suspect && $this->control->wants() !== null => $this->putRight(),
             $next->kind === PlanKind::OutOfThread => $this->ended(JobEnd::Spent, $next->sentence),
-            $next->kind->isLookedFor() => $this->looked($next),
+            $next->isLookedFor() => $this->looked($next),
+            $next->kind === PlanKind::Suspect => $this->ended(JobEnd::Suspected, $next->sentence),
             $next->kind !== PlanKind::Decide => $this->ended(
                 JobEnd::Lost,
                 "It is read again and again at {$item->key}: {$next->sentence}",
@@ -309,16 +312,28 @@ final class HonestHand
             PlanKind::RoutingFault, PlanKind::Suspect, PlanKind::OutOfThread => match (true) {
                 $this->control->wants() !== null => $this->putRight(),
                 $next->kind === PlanKind::OutOfThread => $this->ended(JobEnd::Spent, $next->sentence),
+                ! $next->isLookedFor() => $this->ended(JobEnd::Suspected, $next->sentence),
                 default => $this->looked($next),
             },
             default => $this->ended(JobEnd::Lost, "{$next->kind->value}: {$next->sentence}"),
         };
     }
 
-    /** Where nothing is wrong nothing is found: it is read anew once, for a reading may have been misread. */
+    /**
+     * What is to be measured is measured. Where nothing is wrong nothing is found: it is read anew once, for a reading
+     * may have been misread.
+     */
     private function looked(PlanOutcome $next): ?WorkedJob
     {
-        if ($this->state->facts->observations->isLookedAt) {
+        if ($next->settledBy === SettledBy::Hand) {
+            $this->readings = 0;
+
+            return $this->entry(
+                EntryKind::Hand,
+                $this->control->distances(MeasuredHand::points($this->state)),
+            );
+        }
+        if ($this->state->facts->observations->isLookedAt()) {
             return $this->ended(JobEnd::Suspected, $next->sentence);
         }
         $this->readings = 0;

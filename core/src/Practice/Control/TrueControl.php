@@ -31,6 +31,9 @@ final class TrueControl
     /** Beyond its band by so much of the band's width, what it does is wrong, and not only its figure; ours. */
     private const BEARS = 0.3;
 
+    /** In mm, where its drawing has no distances. */
+    private const LEAST_TO_WIRE = 10.0;
+
     /** By so many times a wrong route makes poses differ more than the run does by itself; ours. */
     public const ROUTED = 6.0;
 
@@ -696,6 +699,23 @@ final class TrueControl
         }
 
         return $plays;
+    }
+
+    /**
+     * What a rule held to the lever or the grip shows, to its millimetre marks.
+     *
+     * @param  list<ReadingPoint>  $points
+     * @return array{wire_mm: float, point_mm: array<string, float>}
+     */
+    public function distances(array $points): array
+    {
+        $toWire = max(self::LEAST_TO_WIRE, round($this->run->hand->wireMm));
+        $distances = [];
+        foreach ($points as $point) {
+            $distances[$point->value] = round($toWire * $this->ratio($point));
+        }
+
+        return ['wire_mm' => $toWire, 'point_mm' => $distances];
     }
 
     private function ratio(ReadingPoint $point): float

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Practice\Lesson;
 
+use VividPull\Core\Bench\MeasuredHand;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\Pose;
@@ -99,6 +100,7 @@ final class MachineView
             'snapped' => $view->snapped,
             'engine' => $attempt->hasEngineToFeel() ? $view->engine($attempt->control()->wantsHot()) : null,
             'measures' => array_map($view->measure(...), $attempt->measured()),
+            'distances' => $view->distances(),
             'turned' => $view->turned(),
             'help' => $attempt->help->value,
             'is_advised' => $attempt->help === Help::Shown || $view->isAdvised,
@@ -108,6 +110,25 @@ final class MachineView
                     'adjuster' => $view->guess->about,
                     'say' => $view->saidOf($view->guess->about, $view->guess->steps ?? Steps::none()),
                 ],
+        ];
+    }
+
+    /** @return list<array{label: string, mm: float}> what a rule held to its lever or grip shows */
+    private function distances(): array
+    {
+        $points = MeasuredHand::points($this->attempt->job());
+        $hand = $this->attempt->lesson->run->hand;
+        $shown = $this->attempt->control()->distances($points);
+
+        return $points === [] ? [] : [
+            ['label' => $hand->toWire(), 'mm' => $shown['wire_mm']],
+            ...array_map(
+                static fn (ReadingPoint $one): array => [
+                    'label' => $hand->toPoint($one),
+                    'mm' => $shown['point_mm'][$one->value],
+                ],
+                $points,
+            ),
         ];
     }
 

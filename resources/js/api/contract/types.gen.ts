@@ -661,6 +661,25 @@ export type BenchState = {
         name: string;
         ratio: number;
         knowledge: Knowledge;
+        /**
+         * What can be measured of it, that to the wire first; empty where play is not read at it.
+         */
+        distances: Array<{
+            /**
+             * Null is the wire.
+             */
+            point: ReadingPoint | null;
+            label: string;
+            /**
+             * As it is known so far.
+             */
+            mm: number | null;
+        }>;
+        how_to_measure: string;
+        /**
+         * Whether they were measured on this machine.
+         */
+        of_machine: boolean;
     };
     working_end: string;
     stage: JobStage;
@@ -730,6 +749,10 @@ export type BenchState = {
          * Whether what is looked for was looked for before, and nothing was found: the cable is replaced, or the tag is hung.
          */
         looked_at: boolean;
+        /**
+         * What would settle what is suspected: something put right, or the distances of the hand control measured; null where nothing is suspected, or no one thing settles it.
+         */
+        settled_by: SettledBy | null;
         recommended: string | null;
         target_mm: number | null;
         options: Array<Option>;
@@ -883,6 +906,10 @@ export type BenchState = {
              * Whether what is looked for was looked for before, and nothing was found: the cable is replaced, or the tag is hung.
              */
             looked_at: boolean;
+            /**
+             * What would settle what is suspected: something put right, or the distances of the hand control measured; null where nothing is suspected, or no one thing settles it.
+             */
+            settled_by: SettledBy | null;
             recommended: string | null;
             target_mm: number | null;
             options: Array<Option>;
@@ -1712,7 +1739,7 @@ export type DecisionRule = 'guarded' | 'plain';
 
 export type EngineHeat = 'cold' | 'hot';
 
-export type EntryKind = 'opened' | 'joined' | 'complaint' | 'confirmed' | 'all_confirmed' | 'inspected' | 'condition' | 'cover' | 'thread' | 'reading' | 'upheld' | 'enough' | 'outcome' | 'measure' | 'trace' | 'move' | 'step' | 'part' | 'adjuster' | 'part_refused' | 'put_right' | 'nothing_found' | 'photo' | 'replacing' | 'compared' | 'soak' | 'policy' | 'check' | 'note' | 'void' | 'amend' | 'by_choice' | 'tag' | 'untag' | 'closed';
+export type EntryKind = 'opened' | 'joined' | 'complaint' | 'confirmed' | 'all_confirmed' | 'inspected' | 'condition' | 'cover' | 'thread' | 'reading' | 'upheld' | 'enough' | 'outcome' | 'measure' | 'trace' | 'move' | 'step' | 'part' | 'adjuster' | 'hand' | 'part_refused' | 'put_right' | 'nothing_found' | 'photo' | 'replacing' | 'compared' | 'soak' | 'policy' | 'check' | 'note' | 'void' | 'amend' | 'by_choice' | 'tag' | 'untag' | 'closed';
 
 export type FamilyKey = 'clutch_lever' | 'automatic_clutch' | 'hydraulic_clutch' | 'twist_grip' | 'trigger_throttle' | 'pedal_throttle' | 'sliding_drive' | 'engage_by_pull' | 'release_by_pull' | 'bail' | 'speed_selector' | 'mode_cables' | 'hook_control' | 'brake_pull' | 'other_control';
 
@@ -2629,6 +2656,13 @@ export type PracticeMachine = {
         how: string;
         saw: string | null;
     }>;
+    /**
+     * What a rule held to its lever or grip shows.
+     */
+    distances: Array<{
+        label: string;
+        mm: number;
+    }>;
 };
 
 export type PracticeAttempt = {
@@ -2865,6 +2899,8 @@ export type LessonFormBody = {
         speed_kmh?: number | string;
     };
 };
+
+export type SettledBy = 'route' | 'oiled' | 'hand' | 'finer';
 
 export type SignOutData = {
     body?: never;

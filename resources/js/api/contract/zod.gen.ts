@@ -255,6 +255,7 @@ export const zEntryKind = z.enum([
     'step',
     'part',
     'adjuster',
+    'hand',
     'part_refused',
     'put_right',
     'nothing_found',
@@ -1776,287 +1777,6 @@ export const zBeside = z.object({
     can_trace: z.boolean()
 });
 
-/**
- * Everything a job's screen shows, worked out by the core from its log.
- */
-export const zBenchState = z.object({
-    engine: z.string(),
-    head: z.string(),
-    family: z.object({
-        key: zFamilyKey,
-        title: z.string(),
-        allows_by_choice: z.boolean()
-    }),
-    spec: z.object({
-        point: z.nullable(zReadingPoint),
-        point_label: z.nullable(z.string()),
-        how_to_read: z.nullable(z.string()),
-        band: zBand,
-        say: z.string(),
-        engine: z.nullable(zEngineHeat),
-        wheels: z.nullable(zWheels),
-        poses: z.array(z.object({
-            key: zPose,
-            label: z.string()
-        })),
-        policy: zPolicy,
-        policy_label: z.string(),
-        rule: zDecisionRule,
-        source: z.string(),
-        entered_by: z.nullable(z.string()),
-        checked_by: z.nullable(z.string()),
-        points: z.array(z.object({
-            key: zReadingPoint,
-            label: z.string(),
-            how_to_read: z.string()
-        })),
-        mode: zSettingMode,
-        parking: zParking,
-        like: z.nullable(z.string()),
-        torques: z.array(z.object({
-            what: z.string(),
-            nm: z.number()
-        })),
-        aims_wish: z.boolean()
-    }),
-    hand: z.object({
-        kind: zHandKind,
-        name: z.string(),
-        ratio: z.number(),
-        knowledge: zKnowledge
-    }),
-    working_end: z.string(),
-    stage: zJobStage,
-    stages: z.array(zStage),
-    asks: z.nullable(z.string()),
-    condition: z.nullable(z.object({
-        engine: z.nullable(zEngineHeat),
-        wheels: z.nullable(zWheels),
-        label: z.string()
-    })),
-    adjusters: z.array(zAdjuster),
-    found: zJudged,
-    now: zJudged,
-    poses: z.array(zPoseReading),
-    working_band: z.nullable(zBand),
-    expected: z.nullable(z.object({
-        mm: z.number(),
-        low_mm: z.number(),
-        high_mm: z.number()
-    })),
-    learned: z.object({
-        point: z.nullable(z.string()),
-        ratio: z.number(),
-        ratio_deviation: z.number(),
-        ln_ratio: z.number(),
-        spread: z.number(),
-        taught: z.boolean(),
-        per_step: z.array(z.object({
-            adjuster: z.string(),
-            mm: z.number(),
-            expanded_mm: z.number(),
-            unit: zStepUnit
-        })),
-        moves: z.int(),
-        machines: z.int().check(z.gte(0)),
-        finding: z.nullable(z.object({
-            sentence: z.string(),
-            told: z.number(),
-            learned: z.number(),
-            expanded: z.number()
-        })),
-        sides_mm: z.nullable(z.number()),
-        creep_mm: z.number()
-    }),
-    next: z.object({
-        kind: zPlanKind,
-        sentence: z.string(),
-        looked_at: z.boolean(),
-        recommended: z.nullable(z.string()),
-        target_mm: z.nullable(z.number()),
-        options: z.array(zOption),
-        plan: z.nullable(z.object({
-            steps: z.array(zOption),
-            why: z.nullable(z.string()),
-            runner_up: z.nullable(z.string()),
-            done: z.int().check(z.gte(0))
-        }))
-    }),
-    way_home: z.array(z.object({
-        adjuster: z.string(),
-        name: z.string(),
-        say: z.nullable(z.string()),
-        body: z.nullable(z.record(z.string(), z.unknown()))
-    })),
-    gates: z.array(z.object({
-        key: zGateKey,
-        title: z.string(),
-        status: zGateStatus,
-        sentence: z.string()
-    })),
-    closing: z.object({
-        fit: z.array(z.string()),
-        by_choice: z.array(z.string()),
-        tagged: z.array(z.string()),
-        checked: z.array(z.string())
-    }),
-    tag: z.nullable(zTag),
-    by_choice: z.nullable(z.string()),
-    closed: z.nullable(z.object({
-        outcome: zClosingOutcome,
-        next_check: z.nullable(z.iso.date()),
-        at: z.string(),
-        by: z.string()
-    })),
-    people: z.array(z.object({
-        id: z.string(),
-        name: z.string(),
-        role: zRole
-    })),
-    shelf: z.array(zInstrument),
-    warnings: z.array(z.string()),
-    log: z.array(zLogRow),
-    parts: z.array(z.object({
-        key: z.string(),
-        label: z.string()
-    })),
-    pair: z.nullable(z.object({
-        spec: z.object({
-            point: z.nullable(zReadingPoint),
-            point_label: z.nullable(z.string()),
-            how_to_read: z.nullable(z.string()),
-            band: zBand,
-            say: z.string(),
-            engine: z.nullable(zEngineHeat),
-            wheels: z.nullable(zWheels),
-            poses: z.array(z.object({
-                key: zPose,
-                label: z.string()
-            })),
-            policy: zPolicy,
-            policy_label: z.string(),
-            rule: zDecisionRule,
-            source: z.string(),
-            entered_by: z.nullable(z.string()),
-            checked_by: z.nullable(z.string()),
-            points: z.array(z.object({
-                key: zReadingPoint,
-                label: z.string(),
-                how_to_read: z.string()
-            })),
-            mode: zSettingMode,
-            parking: zParking,
-            like: z.nullable(z.string()),
-            torques: z.array(z.object({
-                what: z.string(),
-                nm: z.number()
-            })),
-            aims_wish: z.boolean()
-        }),
-        found: zJudged,
-        now: zJudged,
-        poses: z.array(zPoseReading),
-        working_band: z.nullable(zBand),
-        expected: z.nullable(z.object({
-            mm: z.number(),
-            low_mm: z.number(),
-            high_mm: z.number()
-        })),
-        learned: z.object({
-            point: z.nullable(z.string()),
-            ratio: z.number(),
-            ratio_deviation: z.number(),
-            ln_ratio: z.number(),
-            spread: z.number(),
-            taught: z.boolean(),
-            per_step: z.array(z.object({
-                adjuster: z.string(),
-                mm: z.number(),
-                expanded_mm: z.number(),
-                unit: zStepUnit
-            })),
-            moves: z.int(),
-            machines: z.int().check(z.gte(0)),
-            finding: z.nullable(z.object({
-                sentence: z.string(),
-                told: z.number(),
-                learned: z.number(),
-                expanded: z.number()
-            })),
-            sides_mm: z.nullable(z.number()),
-            creep_mm: z.number()
-        }),
-        next: z.object({
-            kind: zPlanKind,
-            sentence: z.string(),
-            looked_at: z.boolean(),
-            recommended: z.nullable(z.string()),
-            target_mm: z.nullable(z.number()),
-            options: z.array(zOption),
-            plan: z.nullable(z.object({
-                steps: z.array(zOption),
-                why: z.nullable(z.string()),
-                runner_up: z.nullable(z.string()),
-                done: z.int().check(z.gte(0))
-            }))
-        }),
-        shelf: z.array(zInstrument)
-    })),
-    beside: zBeside,
-    second_label: z.nullable(z.string()),
-    first_label: z.nullable(z.string()),
-    wish: z.nullable(z.object({
-        say: z.string(),
-        play_mm: z.nullable(z.number()),
-        bite: z.nullable(z.string()),
-        said: z.nullable(z.string())
-    })),
-    may_wish_bite: z.boolean(),
-    check: z.nullable(z.object({
-        on: z.boolean(),
-        over: z.nullable(z.string()),
-        says: z.array(z.string())
-    })),
-    wrong_state: z.nullable(z.string())
-});
-
-export const zJob = z.object({
-    id: z.uuid(),
-    visit: z.uuid(),
-    opened_at: z.string(),
-    machine: z.object({
-        tag: z.string(),
-        name: z.string(),
-        usage: z.int(),
-        usage_unit: zMeterUnit,
-        stood_minutes: z.nullable(z.int())
-    }),
-    control: z.object({
-        key: z.string(),
-        name: z.string(),
-        due_on: z.nullable(z.iso.date()),
-        due_why: z.nullable(z.string())
-    }),
-    state: zBenchState,
-    corrects: z.nullable(z.string()),
-    people: z.array(z.object({
-        name: z.string(),
-        role: zRole,
-        at: z.string()
-    })),
-    from_file: z.boolean(),
-    complaint: z.nullable(z.string()),
-    do_not_run: z.array(z.object({
-        sentence: z.string(),
-        job: z.nullable(z.string())
-    })),
-    heat_again: z.nullable(z.string()),
-    waits: z.array(z.string()),
-    safe_again: z.nullable(z.string()),
-    lies: z.nullable(z.string()),
-    spec_changed: z.nullable(z.string())
-});
-
 export const zTraceView = z.object({
     points: z.int(),
     pull: z.array(z.tuple([z.number(), z.number()])),
@@ -2479,28 +2199,10 @@ export const zPracticeMachine = z.object({
         label: z.string(),
         how: z.string(),
         saw: z.nullable(z.string())
-    }))
-});
-
-export const zPracticeAttempt = z.object({
-    id: z.uuid(),
-    lesson: z.object({
-        key: z.string(),
-        title: z.string(),
-        teaches: z.string(),
-        story: z.string(),
-        next: z.nullable(z.string()),
-        learned: z.boolean()
-    }),
-    is_over: z.boolean(),
-    job: zJob,
-    machine: zPracticeMachine,
-    score: z.nullable(zPracticeScore),
-    deeds: z.array(z.object({
-        at: z.string(),
-        is_act: z.boolean(),
-        say: z.string(),
-        truth: z.string()
+    })),
+    distances: z.array(z.object({
+        label: z.string(),
+        mm: z.number()
     }))
 });
 
@@ -2640,6 +2342,325 @@ export const zLessonFormBody = z.object({
             z.string()
         ]))
     })
+});
+
+export const zSettledBy = z.enum([
+    'route',
+    'oiled',
+    'hand',
+    'finer'
+]);
+
+/**
+ * Everything a job's screen shows, worked out by the core from its log.
+ */
+export const zBenchState = z.object({
+    engine: z.string(),
+    head: z.string(),
+    family: z.object({
+        key: zFamilyKey,
+        title: z.string(),
+        allows_by_choice: z.boolean()
+    }),
+    spec: z.object({
+        point: z.nullable(zReadingPoint),
+        point_label: z.nullable(z.string()),
+        how_to_read: z.nullable(z.string()),
+        band: zBand,
+        say: z.string(),
+        engine: z.nullable(zEngineHeat),
+        wheels: z.nullable(zWheels),
+        poses: z.array(z.object({
+            key: zPose,
+            label: z.string()
+        })),
+        policy: zPolicy,
+        policy_label: z.string(),
+        rule: zDecisionRule,
+        source: z.string(),
+        entered_by: z.nullable(z.string()),
+        checked_by: z.nullable(z.string()),
+        points: z.array(z.object({
+            key: zReadingPoint,
+            label: z.string(),
+            how_to_read: z.string()
+        })),
+        mode: zSettingMode,
+        parking: zParking,
+        like: z.nullable(z.string()),
+        torques: z.array(z.object({
+            what: z.string(),
+            nm: z.number()
+        })),
+        aims_wish: z.boolean()
+    }),
+    hand: z.object({
+        kind: zHandKind,
+        name: z.string(),
+        ratio: z.number(),
+        knowledge: zKnowledge,
+        distances: z.array(z.object({
+            point: z.nullable(zReadingPoint),
+            label: z.string(),
+            mm: z.nullable(z.number())
+        })),
+        how_to_measure: z.string(),
+        of_machine: z.boolean()
+    }),
+    working_end: z.string(),
+    stage: zJobStage,
+    stages: z.array(zStage),
+    asks: z.nullable(z.string()),
+    condition: z.nullable(z.object({
+        engine: z.nullable(zEngineHeat),
+        wheels: z.nullable(zWheels),
+        label: z.string()
+    })),
+    adjusters: z.array(zAdjuster),
+    found: zJudged,
+    now: zJudged,
+    poses: z.array(zPoseReading),
+    working_band: z.nullable(zBand),
+    expected: z.nullable(z.object({
+        mm: z.number(),
+        low_mm: z.number(),
+        high_mm: z.number()
+    })),
+    learned: z.object({
+        point: z.nullable(z.string()),
+        ratio: z.number(),
+        ratio_deviation: z.number(),
+        ln_ratio: z.number(),
+        spread: z.number(),
+        taught: z.boolean(),
+        per_step: z.array(z.object({
+            adjuster: z.string(),
+            mm: z.number(),
+            expanded_mm: z.number(),
+            unit: zStepUnit
+        })),
+        moves: z.int(),
+        machines: z.int().check(z.gte(0)),
+        finding: z.nullable(z.object({
+            sentence: z.string(),
+            told: z.number(),
+            learned: z.number(),
+            expanded: z.number()
+        })),
+        sides_mm: z.nullable(z.number()),
+        creep_mm: z.number()
+    }),
+    next: z.object({
+        kind: zPlanKind,
+        sentence: z.string(),
+        looked_at: z.boolean(),
+        settled_by: z.nullable(zSettledBy),
+        recommended: z.nullable(z.string()),
+        target_mm: z.nullable(z.number()),
+        options: z.array(zOption),
+        plan: z.nullable(z.object({
+            steps: z.array(zOption),
+            why: z.nullable(z.string()),
+            runner_up: z.nullable(z.string()),
+            done: z.int().check(z.gte(0))
+        }))
+    }),
+    way_home: z.array(z.object({
+        adjuster: z.string(),
+        name: z.string(),
+        say: z.nullable(z.string()),
+        body: z.nullable(z.record(z.string(), z.unknown()))
+    })),
+    gates: z.array(z.object({
+        key: zGateKey,
+        title: z.string(),
+        status: zGateStatus,
+        sentence: z.string()
+    })),
+    closing: z.object({
+        fit: z.array(z.string()),
+        by_choice: z.array(z.string()),
+        tagged: z.array(z.string()),
+        checked: z.array(z.string())
+    }),
+    tag: z.nullable(zTag),
+    by_choice: z.nullable(z.string()),
+    closed: z.nullable(z.object({
+        outcome: zClosingOutcome,
+        next_check: z.nullable(z.iso.date()),
+        at: z.string(),
+        by: z.string()
+    })),
+    people: z.array(z.object({
+        id: z.string(),
+        name: z.string(),
+        role: zRole
+    })),
+    shelf: z.array(zInstrument),
+    warnings: z.array(z.string()),
+    log: z.array(zLogRow),
+    parts: z.array(z.object({
+        key: z.string(),
+        label: z.string()
+    })),
+    pair: z.nullable(z.object({
+        spec: z.object({
+            point: z.nullable(zReadingPoint),
+            point_label: z.nullable(z.string()),
+            how_to_read: z.nullable(z.string()),
+            band: zBand,
+            say: z.string(),
+            engine: z.nullable(zEngineHeat),
+            wheels: z.nullable(zWheels),
+            poses: z.array(z.object({
+                key: zPose,
+                label: z.string()
+            })),
+            policy: zPolicy,
+            policy_label: z.string(),
+            rule: zDecisionRule,
+            source: z.string(),
+            entered_by: z.nullable(z.string()),
+            checked_by: z.nullable(z.string()),
+            points: z.array(z.object({
+                key: zReadingPoint,
+                label: z.string(),
+                how_to_read: z.string()
+            })),
+            mode: zSettingMode,
+            parking: zParking,
+            like: z.nullable(z.string()),
+            torques: z.array(z.object({
+                what: z.string(),
+                nm: z.number()
+            })),
+            aims_wish: z.boolean()
+        }),
+        found: zJudged,
+        now: zJudged,
+        poses: z.array(zPoseReading),
+        working_band: z.nullable(zBand),
+        expected: z.nullable(z.object({
+            mm: z.number(),
+            low_mm: z.number(),
+            high_mm: z.number()
+        })),
+        learned: z.object({
+            point: z.nullable(z.string()),
+            ratio: z.number(),
+            ratio_deviation: z.number(),
+            ln_ratio: z.number(),
+            spread: z.number(),
+            taught: z.boolean(),
+            per_step: z.array(z.object({
+                adjuster: z.string(),
+                mm: z.number(),
+                expanded_mm: z.number(),
+                unit: zStepUnit
+            })),
+            moves: z.int(),
+            machines: z.int().check(z.gte(0)),
+            finding: z.nullable(z.object({
+                sentence: z.string(),
+                told: z.number(),
+                learned: z.number(),
+                expanded: z.number()
+            })),
+            sides_mm: z.nullable(z.number()),
+            creep_mm: z.number()
+        }),
+        next: z.object({
+            kind: zPlanKind,
+            sentence: z.string(),
+            looked_at: z.boolean(),
+            settled_by: z.nullable(zSettledBy),
+            recommended: z.nullable(z.string()),
+            target_mm: z.nullable(z.number()),
+            options: z.array(zOption),
+            plan: z.nullable(z.object({
+                steps: z.array(zOption),
+                why: z.nullable(z.string()),
+                runner_up: z.nullable(z.string()),
+                done: z.int().check(z.gte(0))
+            }))
+        }),
+        shelf: z.array(zInstrument)
+    })),
+    beside: zBeside,
+    second_label: z.nullable(z.string()),
+    first_label: z.nullable(z.string()),
+    wish: z.nullable(z.object({
+        say: z.string(),
+        play_mm: z.nullable(z.number()),
+        bite: z.nullable(z.string()),
+        said: z.nullable(z.string())
+    })),
+    may_wish_bite: z.boolean(),
+    check: z.nullable(z.object({
+        on: z.boolean(),
+        over: z.nullable(z.string()),
+        says: z.array(z.string())
+    })),
+    wrong_state: z.nullable(z.string())
+});
+
+export const zJob = z.object({
+    id: z.uuid(),
+    visit: z.uuid(),
+    opened_at: z.string(),
+    machine: z.object({
+        tag: z.string(),
+        name: z.string(),
+        usage: z.int(),
+        usage_unit: zMeterUnit,
+        stood_minutes: z.nullable(z.int())
+    }),
+    control: z.object({
+        key: z.string(),
+        name: z.string(),
+        due_on: z.nullable(z.iso.date()),
+        due_why: z.nullable(z.string())
+    }),
+    state: zBenchState,
+    corrects: z.nullable(z.string()),
+    people: z.array(z.object({
+        name: z.string(),
+        role: zRole,
+        at: z.string()
+    })),
+    from_file: z.boolean(),
+    complaint: z.nullable(z.string()),
+    do_not_run: z.array(z.object({
+        sentence: z.string(),
+        job: z.nullable(z.string())
+    })),
+    heat_again: z.nullable(z.string()),
+    waits: z.array(z.string()),
+    safe_again: z.nullable(z.string()),
+    lies: z.nullable(z.string()),
+    spec_changed: z.nullable(z.string())
+});
+
+export const zPracticeAttempt = z.object({
+    id: z.uuid(),
+    lesson: z.object({
+        key: z.string(),
+        title: z.string(),
+        teaches: z.string(),
+        story: z.string(),
+        next: z.nullable(z.string()),
+        learned: z.boolean()
+    }),
+    is_over: z.boolean(),
+    job: zJob,
+    machine: zPracticeMachine,
+    score: z.nullable(zPracticeScore),
+    deeds: z.array(z.object({
+        at: z.string(),
+        is_act: z.boolean(),
+        say: z.string(),
+        truth: z.string()
+    }))
 });
 
 /**

@@ -146,6 +146,7 @@ export const isToldByThePlan = (item: Item | null, { next }: BenchState): boolea
 export const isLookedFor = (item: Item | null, state: BenchState): boolean =>
   (item?.topic === 'in_band' || isSetHere(item, state)) &&
   state.check?.on !== true &&
+  state.next.settled_by !== 'finer' &&
   NO_MOVE_HELPS.includes(state.next.kind);
 
 /** Whether a bare value is a reading of play here. */

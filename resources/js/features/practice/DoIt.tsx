@@ -2,6 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { Button } from '../../components/Buttons';
 import { Caution } from '../../components/Caution';
+import { lengthUnit, shortLength } from '../../lib/figures';
 import { useBench } from '../job/useBench';
 import { HookIt } from './HookIt';
 import { usePractice } from './usePractice';
@@ -10,12 +11,12 @@ import { usePractice } from './usePractice';
 const Row = ({
   label,
   about,
-  asked,
+  asked = false,
   children,
 }: {
   label: string;
   about?: ReactNode;
-  asked: boolean;
+  asked?: boolean;
   children: ReactNode;
 }) => (
   <Flex
@@ -153,6 +154,11 @@ export const MeasureIt = () => {
             {one.saw === null ? 'Measure it' : 'Once more'}
           </Button>
           {one.saw !== null && <Saw saw={one.saw} />}
+        </Row>
+      ))}
+      {attempt.machine.distances.map((one) => (
+        <Row key={one.label} label={one.label} about={<Box color="soft">A rule held to it shows this.</Box>}>
+          <Saw saw={`${shortLength(one.mm)} ${lengthUnit()}`} />
         </Row>
       ))}
     </List>

@@ -74,7 +74,7 @@ const has = (machine: PracticeMachine, way: Way): boolean =>
     turn: machine.adjusters.length > 0,
     try: machine.proofs.length > 0,
     run: machine.settings.length > 0,
-    measure: machine.measures.length > 0,
+    measure: machine.measures.length > 0 || machine.distances.length > 0,
     look: machine.parts.length > 0,
     cure: machine.cures.length > 0,
   })[way];

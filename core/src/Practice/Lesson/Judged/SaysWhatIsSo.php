@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Practice\Lesson\Judged;
 
+use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Log\Entry\AllConfirmed;
 use VividPull\Core\Log\Entry\Checked;
 use VividPull\Core\Log\Entry\ConditionNoted;
 use VividPull\Core\Log\Entry\CoverMoved;
 use VividPull\Core\Log\Entry\Entry;
+use VividPull\Core\Log\Entry\HandMeasured;
 use VividPull\Core\Log\Entry\Inspected;
 use VividPull\Core\Log\Entry\MeasureTaken;
 use VividPull\Core\Log\Entry\Moved;
@@ -46,6 +48,9 @@ final class SaysWhatIsSo implements Judged
 
     /** Standard deviations that what is so is not off by. */
     private const NEAR = 4.0;
+
+    /** Share by which the ratio of two distances is read otherwise, with a rule; ours. */
+    private const OF_A_DISTANCE = 0.08;
 
     /** @var array<string, true> what was tried or looked at since it last changed */
     private array $tried = [];
@@ -173,6 +178,7 @@ final class SaysWhatIsSo implements Judged
             $entry instanceof CoverMoved => $this->cover($entry, $place, $moment),
             $entry instanceof MeasureTaken => $this->amount($entry, $place, $moment),
             $entry instanceof PutRight => $this->putRight($entry, $place),
+            $entry instanceof HandMeasured => $this->hand($entry, $place, $moment),
             $entry instanceof NothingFound => $this->nothingFound($moment, $place),
             default => null,
         };
@@ -269,6 +275,22 @@ final class SaysWhatIsSo implements Judged
             ? abs($entry->value - $true) <= self::NEAR * $entry->key->usualDeviation()
             : abs($entry->value - $shown) < 10 ** -$entry->key->decimals() * 1.01;
         $this->said($isSo, $shown !== null, "measure:{$entry->key->value}", $place);
+    }
+
+    private function hand(HandMeasured $entry, int $place, Moment $moment): void
+    {
+        $points = array_map(ReadingPoint::from(...), array_keys($entry->pointMm));
+        $true = $moment->before->distances($points);
+        foreach ($entry->pointMm as $point => $mm) {
+            $off = abs($mm / $entry->wireMm / ($true['point_mm'][$point] / $true['wire_mm']) - 1);
+            if ($off > self::OF_A_DISTANCE) {
+                $this->remarks[] = new Remark(
+                    self::FALSE_WORD,
+                    "The {$this->attempt->lesson->run->hand->kind->value} was written with other distances than it has.",
+                    $place,
+                );
+            }
+        }
     }
 
     private function condition(ConditionNoted $entry, int $place, Moment $moment): void

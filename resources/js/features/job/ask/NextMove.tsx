@@ -13,8 +13,10 @@ import { AskCard } from './AskCard';
 import { HowToReadHere } from './AskReading';
 import { ByChoice } from './ByChoice';
 import { Cures } from './Cures';
+import { FinerInstrument } from './FinerInstrument';
 import { Guided } from './Guided';
 import { HangTag } from './HangTag';
+import { MeasureHand } from './MeasureHand';
 import { MeasureShort } from './MeasureShort';
 import { MoveDialog } from './MoveDialog';
 import { Plan } from './Plan';
@@ -261,11 +263,17 @@ const Decide = () => {
 };
 
 const titles = (state: BenchState, item: Item | null): string => {
-  const { kind, looked_at } = state.next;
+  const { kind, looked_at, settled_by } = state.next;
   if (kind === 'prove') return item?.label ?? '';
   if (kind !== 'suspect' && kind !== 'routing_fault') return 'No move reaches the band';
+  if (settled_by === 'finer') return 'Take a finer instrument';
   if (looked_at) return 'Replace the cable, or tag it';
   return kind === 'suspect' ? 'Stop turning, and look' : 'Look at the route';
+};
+
+const lookedFor = (inVain: boolean, settledBy: BenchState['next']['settled_by']): string => {
+  if (inVain) return 'Or tap what was put right since.';
+  return settledBy === 'hand' ? 'Or tap what was put right.' : 'Tap what was put right.';
 };
 
 /** Nothing known reaches: first what nobody has looked at yet, since it may. */
@@ -278,6 +286,7 @@ const NoMove = () => {
   const another = state.next.kind === 'move' && option?.steps == null;
   const looks = !another && isLookedFor(item, state);
   const inVain = looks && state.next.looked_at;
+  const settledBy = inVain || another ? null : state.next.settled_by;
   const isHidden = hidden != null && state.next.kind !== 'suspect' && state.next.kind !== 'routing_fault';
   return (
     <AskCard
@@ -304,15 +313,15 @@ const NoMove = () => {
           <HangTag />
         </>
       )}
+      {settledBy === 'hand' && <MeasureHand vivid />}
+      {settledBy === 'finer' && <FinerInstrument />}
       {looks && (
         <>
-          <Box textStyle="small">
-            {inVain ? 'Or tap what was put right since.' : 'Tap what was put right.'} It is read again then.
-          </Box>
+          <Box textStyle="small">{lookedFor(inVain, settledBy)} It is read again then.</Box>
           <Cures
             tall={!isHidden}
-            first={state.next.kind === 'routing_fault' && !inVain ? 'route' : undefined}
-            none={state.next.kind !== 'out_of_thread' && <NothingFound />}
+            first={settledBy ?? undefined}
+            none={state.next.kind !== 'out_of_thread' && settledBy !== 'hand' && <NothingFound />}
           />
         </>
       )}
@@ -320,7 +329,7 @@ const NoMove = () => {
       <Button look="plain" onClick={() => setDifferently(true)}>
         Log a move
       </Button>
-      {looks && !inVain && <HangTag />}
+      {((looks && !inVain) || settledBy === 'finer') && <HangTag />}
       <MoveDialog open={differently} onClose={() => setDifferently(false)} />
     </AskCard>
   );

@@ -13,6 +13,7 @@ import { useBench } from '../useBench';
 import { FitAdjuster } from './FitAdjuster';
 import { FitPart } from './FitPart';
 import { Handover } from './Handover';
+import { MeasureHand } from './MeasureHand';
 import { ReplaceCable } from './ReplaceCable';
 
 /** What can be done at any time of a job, beside what is asked now. */
@@ -44,6 +45,7 @@ export const Tools = () => {
       >
         Find the cause
       </LinkButton>
+      <MeasureHand />
       <FitPart />
       {mayWrite && <FitAdjuster />}
       {mayWrite && <Handover />}

@@ -1,0 +1,37 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { Button } from '../../../components/Buttons';
+import { useBench } from '../useBench';
+
+/** Play is told by no reading so coarse: what is finer on the shelf is taken in hand by one tap. */
+export const FinerInstrument = () => {
+  const { state, instrument, chooseInstrument } = useBench();
+  const used = state.shelf.find((one) => one.name === state.now.instrument);
+  if (used === undefined) return null;
+  const finer = state.shelf
+    .filter((one) => one.resolution_mm < used.resolution_mm)
+    .sort((one, other) => one.resolution_mm - other.resolution_mm);
+  const taken = finer.find((one) => one.id === instrument?.id);
+  if (taken !== undefined)
+    return (
+      <Box fontWeight="bold" role="status" data-finer-taken>
+        The {taken.name} is in hand: pull it fully, and type what it reads.
+      </Box>
+    );
+  if (finer.length === 0) return <Box>None on the shelf is finer than the {used.name}.</Box>;
+  return (
+    <Flex direction="column" gap="2">
+      {finer.map((one, n) => (
+        <Button
+          key={one.id}
+          look={n === 0 ? 'vivid' : 'plain'}
+          size={n === 0 ? 'tall' : undefined}
+          onClick={() => chooseInstrument(one.id)}
+          data-primary={n === 0 ? true : undefined}
+          data-take={one.id}
+        >
+          Take the {one.name}
+        </Button>
+      ))}
+    </Flex>
+  );
+};
