@@ -130,6 +130,72 @@ final class ThrottleJobTest extends BrowserTestCase
         self::assertStringStartsWith('in_band', $this->state()['asks']);
     }
 
+    /** What the bench asks to be measured is measured there and then, and it goes on by it. */
+    public function test_after_turning_to_and_fro_the_grip_is_measured_and_it_goes_on(): void
+    {
+        $this
+            ->as('ines')
+            ->onBench(
+                $this->machineLike('RT-20', 'TJ-25'),
+                'throttle',
+                Preparation::RIGHT,
+                ...['7', '7', '7', '-1f', '7', '7', '7', '+1f', '7', '7', '7', '-1f', '7', '7', '7'],
+            )
+            ->window(390, 844);
+        $this
+            ->see('Stop turning, and look', 'Measure the two radii of the grip', 'Or tap what was put right.')
+            ->accessible('something to be measured, on a phone')
+            ->click('[data-measure-hand=now][data-primary]')
+            ->see('From the middle of the bar')
+            ->accessible('the radii of a grip, on a phone');
+        $this
+            ->click('[name=hand-wire]')
+            ->keys('1.5')
+            ->click('[name=hand-grip_flange]')
+            ->keys('42')
+            ->click('[role=dialog] [data-primary]')
+            ->see('Throttle grip measured', 'By that the grip flange would move 28.0 mm for 1 mm of wire');
+        self::assertEqualsWithDelta(1.4, $this->state()['hand']['ratio'], 1e-9, 'what cannot be is refused');
+        $this
+            ->clickText('Drop it')
+            ->armed()
+            ->click('[data-measure-hand=now]')
+            ->click('[name=hand-wire]')
+            ->keys(WebDriverKeys::BACKSPACE, WebDriverKeys::BACKSPACE, WebDriverKeys::BACKSPACE, '15')
+            ->click('[role=dialog] [data-primary]')
+            ->settled()
+            ->see('Measured: pull it fully three times and read it anew');
+        self::assertEqualsWithDelta(2.8, $this->state()['hand']['ratio'], 1e-9);
+        $this->line('7')->line('7')->line('7');
+        self::assertSame('move', $this->state()['next']['kind']);
+    }
+
+    /** No part is blamed for what a rule cannot tell. */
+    public function test_readings_too_coarse_are_taken_with_a_finer_instrument_by_one_tap(): void
+    {
+        $tag = $this->machineLike('RT-20', 'TJ-26');
+        $this->server->judgedBy($tag, 'throttle', 3.5, 4.5);
+        $this
+            ->as('ines')
+            ->onBench(
+                $tag,
+                'throttle',
+                Preparation::RIGHT,
+                ...['7', '6', '7', '-1f', '7', '6', '7', '+1f', '7', '6', '7', '-1f', '7', '6', '7'],
+            )
+            ->window(390, 844);
+        $this->see('Take a finer instrument', 'read it with a finer instrument before anything is turned again');
+        $this
+            ->gone('[data-nothing-found]')
+            ->accessible('a finer instrument to be taken, on a phone')
+            ->click('[data-take=caliper-1][data-primary]')
+            ->see('The caliper is in hand: pull it fully, and type what it reads.')
+            ->line('6.8')
+            ->line('6.8')
+            ->line('6.8');
+        self::assertSame('move', $this->state()['next']['kind'], 'turned by what is known now');
+    }
+
     public function test_where_nothing_is_found_at_the_route_it_is_read_anew(): void
     {
         $this

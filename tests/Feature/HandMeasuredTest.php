@@ -22,7 +22,8 @@ final class HandMeasuredTest extends TestCase
         self::assertSame([null, 'lever_tip', 'perch_gap'], array_column($told['distances'], 'point'));
         $job->body('hand', self::LEVER)->assertOk();
         self::assertEqualsWithDelta(150 / 38.1, $job->state['hand']['ratio'], 1e-9, 'read as it was typed');
-        self::assertSame([38.1, 150.0, 31.0], array_map(floatval(...), array_column($job->state['hand']['distances'], 'mm')));
+        $now = array_map(floatval(...), array_column($job->state['hand']['distances'], 'mm'));
+        self::assertSame([38.1, 150.0, 31.0], $now);
         $job->body('tag', ['reason' => 'lever cracked'])->assertOk();
         $job->body('closed', ['outcome' => 'tagged'])->assertOk();
 

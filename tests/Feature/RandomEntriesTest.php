@@ -185,7 +185,14 @@ final class RandomEntriesTest extends TestCase
                 ],
             ],
             6 => [EntryKind::Part, ['part' => $one('cable', 'plates', 'lever')]],
-            7 => [EntryKind::from($one('soak', 'nothing_found')), []],
+            7 => match ($chance->whole(0, 2)) {
+                0 => [EntryKind::Hand, [
+                    'wire_mm' => $chance->whole(0, 60),
+                    'point_mm' => [$one('lever_tip', 'grip_flange') => $chance->whole(10, 200)],
+                ]],
+                1 => [EntryKind::Soak, []],
+                default => [EntryKind::NothingFound, []],
+            },
             8 => [
                 EntryKind::Step,
                 [

@@ -107,11 +107,16 @@ describe('what is asked while entries wait to be sent', () => {
 
   it('says of what was tapped what was asked and what was said', () => {
     const steady = item('check:steady', 'answer', [['yes', 'It is']], { label: 'Idle stays steady' });
-    const state = stateOf(creep, steady);
+    const cures = [{ key: 'route', label: 'Route put right' }];
+    const told = { beside: { cures }, hand: { name: 'Clutch lever' } } as unknown as BenchState;
+    const state = { ...stateOf(creep, steady), ...told };
     const sent = { key: steady.key, answer: 'yes' };
     expect(inWords({ kind: 'check', body: sent }, state)).toBe('Idle stays steady: It is');
     expect(inWords({ kind: 'check', body: { ...sent, remark: 'warm' } }, state)).toBe('Idle stays steady: It is');
     expect(inWords({ kind: 'part_fitted', body: sent }, state)).toBe('part fitted');
+    expect(inWords({ kind: 'put_right', body: { cure: 'route' } }, state)).toBe('Route put right');
+    expect(inWords({ kind: 'put_right', body: { cure: 'other' } }, state)).toBe('put right');
+    expect(inWords({ kind: 'hand', body: { wire_mm: 38 } }, state)).toBe('Clutch lever measured');
     expect(inWords(typed('n boot torn', creep.key).draft, state)).toBe('n boot torn');
   });
 
@@ -161,6 +166,8 @@ describe('what a pose that was read is told of', () => {
   it('has its mends at the card where no move helps, and never in a check', () => {
     expect(where((kind) => isLookedFor(outside, told(kind)))).toEqual(['suspect', 'routing_fault', 'out_of_thread']);
     expect(where((kind) => isLookedFor(outside, told(kind, true)))).toEqual([]);
+    const coarse = { next: { kind: 'suspect', settled_by: 'finer' }, check: null } as unknown as BenchState;
+    expect(isLookedFor(outside, coarse)).toBe(false);
   });
 
   it('shows a turn where one is advised, and offers one where nothing is certain, and nowhere else', () => {

@@ -173,6 +173,30 @@ final class Server
         return $own;
     }
 
+    /** A control of a machine that only this test uses, judged by a band of its own. */
+    public function judgedBy(string $tag, string $control, float $low, float $high): void
+    {
+        $database = $this->database();
+        $row = $database->prepare(
+            'select s.* from spec_versions s join controls c on c.spec_version_id = s.id join machines m on m.id = c.machine_id where m.tag = ? and c.`key` = ?',
+        );
+        $row->execute([$tag, $control]);
+        $spec = array_diff_key((array) $row->fetch(PDO::FETCH_ASSOC), ['id' => true, 'words' => true]);
+        $body = json_decode((string) $spec['body'], true, flags: JSON_THROW_ON_ERROR);
+        $body['aim'] = ['low_mm' => $low, 'high_mm' => $high] + $body['aim'];
+        $spec = ['body' => json_encode($body, JSON_THROW_ON_ERROR), 'model' => $tag] + $spec;
+        $columns = implode(', ', array_map(static fn (int|string $one): string => "`{$one}`", array_keys($spec)));
+        $places = implode(', ', array_fill(0, count($spec), '?'));
+        $database
+            ->prepare("insert into spec_versions ({$columns}) values ({$places})")
+            ->execute(array_values($spec));
+        $database
+            ->prepare(
+                'update controls c join machines m on m.id = c.machine_id set c.spec_version_id = ? where m.tag = ? and c.`key` = ?',
+            )
+            ->execute([$database->lastInsertId(), $tag, $control]);
+    }
+
     /**
      * A job of this test's own on a control, whatever another left open there, brought so far by whoever is signed in
      * so.

@@ -44,6 +44,7 @@ final class HandMeasuredTest extends TestCase
         self::assertNotNull($turn->expected);
         // A turn of a thread of 1 mm moves 2.8 mm at the flange now.
         $slack = $job->state->run->adjuster('grip')?->slackGiven($turn->steps);
+        self::assertNotNull($slack);
         self::assertEqualsWithDelta(8.0 + 2.8 * $slack, $turn->expected, 0.15);
         $rows = array_column(LogRows::of($job->state), 'what');
         self::assertContains('Throttle grip measured: drum radius 15 mm, flange radius 42 mm', $rows);
@@ -109,14 +110,26 @@ final class HandMeasuredTest extends TestCase
 
     public function test_the_closing_cable_of_a_pair_is_read_at_the_same_flange(): void
     {
-        $job = TestJob::throttle(['backward' => ['low_mm' => 1, 'high_mm' => 4]], cables: [['id' => 'closing', 'name' => 'Closing cable',
-            'pulls' => 'closing', 'adjusters' => [['id' => 'return', 'name' => 'return adjuster',
-                'kind' => 'in_line', 'thread' => 'M6 x 1', 'travel_mm' => 10]]]]);
+        $job = TestJob::throttle(
+            ['backward' => ['low_mm' => 1, 'high_mm' => 4]],
+            cables: [[
+                'id' => 'closing',
+                'name' => 'Closing cable',
+                'pulls' => 'closing',
+                'adjusters' => [[
+                    'id' => 'return',
+                    'name' => 'return adjuster',
+                    'kind' => 'in_line',
+                    'thread' => 'M6 x 1',
+                    'travel_mm' => 10,
+                ]],
+            ]],
+        );
         self::assertNotNull($job->state->second);
         $job->entry('hand', self::GRIP);
         self::assertEqualsWithDelta(
             2.8,
-            $job->state->second?->run->couplings->at(ReadingPoint::GripBackward)?->value,
+            $job->state->second->run->couplings->at(ReadingPoint::GripBackward)?->value,
             1e-9,
         );
     }
@@ -245,7 +258,10 @@ final class HandMeasuredTest extends TestCase
         foreach (['-1f', '+1f', '-1f'] as $turn) {
             $job->line($turn, 'in_band')->read(8.0, 8.0, 8.0);
         }
-        self::assertSame([PlanKind::Suspect, SettledBy::Hand], [$job->state->next()->kind, $job->state->next()->settledBy]);
+        self::assertSame(
+            [PlanKind::Suspect, SettledBy::Hand],
+            [$job->state->next()->kind, $job->state->next()->settledBy],
+        );
         $job->entry('hand', self::GRIP)->read(8.0, 8.0, 8.0);
         self::assertSame(PlanKind::Move, $job->state->next()->kind);
     }

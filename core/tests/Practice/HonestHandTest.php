@@ -6,21 +6,28 @@ namespace VividPull\Core\Tests\Practice;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Cable\Run;
 use VividPull\Core\Planning\PlanKind;
 use VividPull\Core\Planning\Swinging;
+use VividPull\Core\Practice\Control\AsFound;
 use VividPull\Core\Practice\Control\Behaviour;
 use VividPull\Core\Practice\Control\DrawnJob;
 use VividPull\Core\Practice\Control\Fault;
 use VividPull\Core\Practice\Control\HonestHand;
 use VividPull\Core\Practice\Control\JobEnd;
 use VividPull\Core\Practice\Control\JobTable;
+use VividPull\Core\Practice\Control\Mechanics;
+use VividPull\Core\Practice\Control\TrueControl;
 use VividPull\Core\Practice\SeededChance;
 use VividPull\Core\Procedure\Cure;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\OutcomeTable;
+use VividPull\Core\Spec\Spec;
+use VividPull\Core\Tests\Support\MadeUp;
 use VividPull\Core\Tests\Support\TestJob;
 use VividPull\Core\Wire\LogRows;
 
@@ -80,6 +87,51 @@ final class HonestHandTest extends TestCase
             ['taut', 'tight', 'loose', 'frayed', 'right'],
             array_values(array_unique($seen)),
         );
+    }
+
+    /** What the bench asks to be measured is what the lever has, and with it the job ends; drawn as no book has it. */
+    public function test_a_lever_that_is_measured_when_it_is_asked_for_is_set(): void
+    {
+        $measured = [];
+        foreach ([5011, 5013, 5015, 5025, 5044] as $seed) {
+            [$chance, $spec, $run] = [new SeededChance($seed * 31 + 7), ...self::madeUp($seed)];
+            $at = array_map(static fn (Adjuster $one): float => self::somewhere($one, $chance), $run->adjusters());
+            [$low, $high] = [$spec->play()->band->floor(), $spec->play()->band->high ?? 0.0];
+            $width = max(0.5, $high - $low);
+            $found = new AsFound($chance->between(-0.4 * $width, $high + 1.5 * $width), null, 0.0, $at, []);
+            $times = exp(0.3 * $chance->normal());
+            $sense = $chance->between(0.0, 1.0) < 0.5 ? 1 : -1;
+            $control = new TrueControl(
+                $spec,
+                $run,
+                $found,
+                new Mechanics($times, [], 0.25, $sense, 0.4, 0.02),
+                $chance,
+            );
+            $rule = ['id' => 'rule', 'kind' => 'steel_rule', 'resolution_mm' => 0.5];
+            $worked = HonestHand::work($spec, $run, $control, $at, $rule);
+            self::assertFalse($worked->end === JobEnd::Fit && $control->isUnsafe(), "seed {$seed}");
+            $measured += $worked->state->run->hand->isMeasuredHere ? [$seed => $worked->end] : [];
+        }
+        self::assertNotSame([], $measured);
+        self::assertNotContains(JobEnd::Suspected, $measured);
+    }
+
+    /** @return array{Spec, Run} */
+    private static function madeUp(int $seed): array
+    {
+        $state = MadeUp::job(FamilyKey::ClutchLever, 70_000 + $seed)->state;
+
+        return [$state->spec, $state->run];
+    }
+
+    /** Safely engaged, at one of its smallest steps. */
+    private static function somewhere(Adjuster $adjuster, SeededChance $chance): float
+    {
+        [$from, $to] = [$adjuster->safe()->from->toFloat(), $adjuster->safe()->to->toFloat()];
+        $step = $adjuster->smallestStep()->toFloat();
+
+        return $from + floor(($to - $from) * $chance->between(0.15, 0.6) / $step) * $step;
     }
 
     public function test_a_control_does_what_its_state_makes_it_do(): void
@@ -206,7 +258,11 @@ final class HonestHandTest extends TestCase
             $job = $isLookedAt ? $job : $job->entry('nothing_found', []);
         }
         $job->entry('put_right', ['cure' => Cure::Route->value])->read(4.0, 4.0, 4.0)->readIn(Pose::Left, 9.0, 9.0);
-        self::assertStringEndsNotWith('hang the tag.', $job->state->next()->sentence, 'another route is another matter');
+        self::assertStringEndsNotWith(
+            'hang the tag.',
+            $job->state->next()->sentence,
+            'another route is another matter',
+        );
     }
 
     public function test_a_route_that_was_put_right_is_not_blamed_any_more(): void

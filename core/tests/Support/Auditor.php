@@ -174,7 +174,9 @@ final class Auditor
     ];
 
     /** Whatever changes how the control stands: what was read and tried before it tells nothing of it now. */
-    private const CHANGES = ['move', 'put_right', 'part', 'adjuster', 'step', 'replacing'];
+    private const CHANGES = [
+        'move', 'put_right', 'nothing_found', 'part', 'adjuster', 'hand', 'step', 'replacing',
+    ];
 
     /**
      * @param  list<Written>  $written

@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace VividPull\Core\Tests\Support;
 
 use PHPUnit\Framework\Assert;
+use VividPull\Core\Bench\MeasuredHand;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Planning\AdjusterAdvice;
 use VividPull\Core\Planning\PlanKind;
 use VividPull\Core\Planning\PlanOutcome;
+use VividPull\Core\Planning\SettledBy;
 use VividPull\Core\Planning\TablePlanner;
 use VividPull\Core\Procedure\Cure;
 use VividPull\Core\Procedure\JobStage;
@@ -127,6 +129,8 @@ final class Walk
         match (true) {
             $advised?->steps !== null => $this->moved($advised->adjuster, $advised->steps->toFloat()),
             $next->kind === PlanKind::Read, $next->kind === PlanKind::Decide => $this->read($item),
+            $next->settledBy === SettledBy::Hand => $this->measureHand(),
+            $next->isLookedFor() && $this->chance->whole(0, 1) === 0 => $this->job->entry('nothing_found', []),
             // A part is blamed, or nothing reaches: something is mended.
             default => $this->moved(null, null),
         };
@@ -168,6 +172,17 @@ final class Walk
             return;
         }
         $this->job->entry('move', ['adjuster' => $adjuster->id(), $adjuster->counting()->unit->field() => $steps]);
+    }
+
+    /** Whatever it is asked to measure is taken. */
+    private function measureHand(): void
+    {
+        $points = [];
+        foreach (MeasuredHand::points($this->job->state) as $point) {
+            $drawn = $this->job->state->run->asOpened()->couplings->at($point)->value ?? 3.0;
+            $points[$point->value] = 20.0 * $drawn * $this->chance->between(0.5, 2.0);
+        }
+        $this->job->entry('hand', ['wire_mm' => 20.0, 'point_mm' => $points]);
     }
 
     private function answer(StageItem $item, string $where): void

@@ -58,7 +58,9 @@ export function inWords(draft: Draft, state: BenchState): string {
     const answer = item.answers.find((one) => one.kind === draft.kind && saysAsMuch(draft.body, one.body));
     if (answer !== undefined) return `${item.label}: ${answer.label}`;
   }
-  return draft.kind.replaceAll('_', ' ');
+  const cure = state.beside.cures.find((one) => draft.kind === 'put_right' && one.key === draft.body.cure);
+  if (cure !== undefined) return cure.label;
+  return draft.kind === 'hand' ? `${state.hand.name} measured` : draft.kind.replaceAll('_', ' ');
 }
 
 /** Whether all that an answer says stands in what was sent; a remark may have come with it. */

@@ -1,5 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { Button } from '../../../components/Buttons';
+import { within } from '../../../lib/capital';
 import { useBench } from '../useBench';
 
 /** Play is told by no reading so coarse: what is finer on the shelf is taken in hand by one tap. */
@@ -14,10 +15,10 @@ export const FinerInstrument = () => {
   if (taken !== undefined)
     return (
       <Box fontWeight="bold" role="status" data-finer-taken>
-        The {taken.name} is in hand: pull it fully, and type what it reads.
+        The {within(taken.name)} is in hand: pull it fully, and type what it reads.
       </Box>
     );
-  if (finer.length === 0) return <Box>None on the shelf is finer than the {used.name}.</Box>;
+  if (finer.length === 0) return <Box>None on the shelf is finer than the {within(used.name)}.</Box>;
   return (
     <Flex direction="column" gap="2">
       {finer.map((one, n) => (
@@ -29,7 +30,7 @@ export const FinerInstrument = () => {
           data-primary={n === 0 ? true : undefined}
           data-take={one.id}
         >
-          Take the {one.name}
+          Take the {within(one.name)}
         </Button>
       ))}
     </Flex>

@@ -2,15 +2,22 @@ import { Box, Grid } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Button, Field, FieldLabel } from '../../../components/Buttons';
 import { Modal } from '../../../components/Modal';
+import { within } from '../../../lib/capital';
 import { isNoSize, lengthTyped, lengthUnit, shortLength } from '../../../lib/figures';
 import { useBench } from '../useBench';
 
 const wire = 'wire';
 
+type Sizes = Readonly<Record<string, string>>;
+
+type Typed = { at: string; sizes: Sizes };
+
 /** The distances of this machine's own lever or grip: how far its reading point moves for a millimetre of wire. */
 export const MeasureHand = ({ vivid = false }: { vivid?: boolean }) => {
   const { state, mayWrite } = useBench();
   const [open, setOpen] = useState(false);
+  // Kept while nothing new is logged: what was refused is put right, and not typed anew.
+  const [typed, setTyped] = useState<Typed>({ at: state.head, sizes: {} });
   if (state.hand.distances.length === 0 || !mayWrite) return null;
   return (
     <>
@@ -22,17 +29,24 @@ export const MeasureHand = ({ vivid = false }: { vivid?: boolean }) => {
         data-measure-hand={vivid ? 'now' : true}
         data-primary={vivid && !open ? true : undefined}
       >
-        Measure the {state.hand.name.toLowerCase()}
+        Measure the {within(state.hand.name)}
       </Button>
-      {open && <Distances onClose={() => setOpen(false)} />}
+      {open && (
+        <Distances
+          typed={typed.at === state.head ? typed.sizes : {}}
+          onType={(sizes) => setTyped({ at: state.head, sizes })}
+          onClose={() => setOpen(false)}
+        />
+      )}
     </>
   );
 };
 
-const Distances = ({ onClose }: { onClose: () => void }) => {
+type Distances = { typed: Sizes; onType: (sizes: Sizes) => void; onClose: () => void };
+
+const Distances = ({ typed, onType, onClose }: Distances) => {
   const { state, send } = useBench();
   const { distances, how_to_measure, name } = state.hand;
-  const [typed, setTyped] = useState<Record<string, string>>({});
   const keyed = distances.map((one) => ({ ...one, key: one.point ?? wire }));
   const sizes = Object.fromEntries(keyed.map(({ key }) => [key, lengthTyped(typed[key] ?? '')]));
   const isWrong = keyed.some(({ key }) => isNoSize(typed[key] ?? ''));
@@ -46,7 +60,7 @@ const Distances = ({ onClose }: { onClose: () => void }) => {
     <Modal
       open
       onClose={onClose}
-      title={`Measure the ${name.toLowerCase()}`}
+      title={`Measure the ${within(name)}`}
       about={how_to_measure}
       cancel="Cancel"
       actions={
@@ -67,7 +81,7 @@ const Distances = ({ onClose }: { onClose: () => void }) => {
               inputMode="decimal"
               autoFocus={key === wire}
               value={typed[key] ?? ''}
-              onChange={(event) => setTyped({ ...typed, [key]: event.target.value })}
+              onChange={(event) => onType({ ...typed, [key]: event.target.value })}
               aria-invalid={isNoSize(typed[key] ?? '')}
             />
             <Box textStyle="small" marginTop="1">
