@@ -88,6 +88,27 @@ final class ThrottleJobTest extends BrowserTestCase
         self::assertStringNotContainsString('Do not run', $this->text('main'));
     }
 
+    public function test_what_failed_is_looked_for_likeliest_first_and_tried_anew_where_nothing_is_found(): void
+    {
+        $this
+            ->as('ines')
+            ->onBench($this->machineLike('RT-20', 'TJ-27'), 'throttle', Preparation::RIGHT, '4', '4', '4')
+            ->window(390, 844);
+        $this
+            ->line('no')
+            ->see('Put right what failed', 'Look for these, the likeliest first', 'A dry or kinked wire')
+            ->accessible('what is looked for where a proof failed, on a phone');
+        self::assertSame(
+            ['oiled', 'other', 'spring', 'route'],
+            array_slice((array) $this->browser->executeScript(
+                'return [...document.querySelectorAll("[data-ask] [data-cure]")].map((one) => one.dataset.cure);',
+            ), 0, 4),
+            'each under what it cures',
+        );
+        $this->armed()->click('[data-nothing-found]')->see('Nothing was found: pull it fully three times');
+        self::assertContains('Looked, nothing found: it is read anew', array_column($this->state()['log'], 'what'));
+    }
+
     public function test_a_pose_outside_is_shown_before_anything_is_tried(): void
     {
         $this

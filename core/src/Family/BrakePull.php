@@ -8,6 +8,7 @@ use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\HandKind;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Procedure\Bearing;
+use VividPull\Core\Procedure\Cure;
 use VividPull\Core\Procedure\Gate;
 use VividPull\Core\Procedure\GateKey;
 use VividPull\Core\Procedure\GuideStep;
@@ -16,6 +17,7 @@ use VividPull\Core\Procedure\JobStage;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Procedure\Step;
+use VividPull\Core\Procedure\Suspect;
 use VividPull\Core\Procedure\WearCause;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Trace\WorkingEnd;
@@ -56,7 +58,11 @@ final readonly class BrakePull extends CommonFamily
         return [
             Proof::yesIsRight('no_drag', 'Released: the wheel turns freely, no drag')
                 ->noWants(Bearing::Taut)
-                ->suspecting('a weak return spring, a dry cam or pivot, shoes beside their place'),
+                ->suspecting(
+                    Suspect::of('a weak return spring', Cure::Spring),
+                    Suspect::of('a dry cam or pivot', Cure::Oiled),
+                    Suspect::of('shoes beside their place'),
+                ),
             Proof::choice(
                 'holds',
                 'Applied: where does it hold?',
@@ -74,7 +80,7 @@ final readonly class BrakePull extends CommonFamily
             Proof::yesIsRight(
                 'springs_back',
                 'Let go: the lever springs back by itself',
-            )->suspecting('a weak or unhooked spring, a dry wire, a stiff pivot'),
+            )->suspecting(...Suspect::ofComingBack()),
         ];
     }
 

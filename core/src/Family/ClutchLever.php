@@ -20,6 +20,7 @@ use VividPull\Core\Procedure\JobStage;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Procedure\Step;
+use VividPull\Core\Procedure\Suspect;
 use VividPull\Core\Procedure\WearCause;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\FreePlayBand;
@@ -126,7 +127,11 @@ final readonly class ClutchLever extends CommonFamily
             Proof::yesIsRight('arm_loose', 'Release arm loose by hand, just feelable', GateKey::ArmFree)
                 ->noWants(Bearing::Taut)
                 ->mayBeHidden()
-                ->suspecting('a spring that pulls the arm, no gap at the push rod, the arm on the wrong spline'),
+                ->suspecting(
+                    Suspect::of('a spring that pulls the arm', Cure::Spring),
+                    Suspect::of('no gap at the push rod'),
+                    Suspect::of('the arm on the wrong spline'),
+                ),
             Proof::yesIsRight('wiggle_still', 'Lever wiggled through its play: the arm stays still')
                 ->noWants(Bearing::MoreSlack)
                 ->mayBeHidden(),
@@ -142,7 +147,11 @@ final readonly class ClutchLever extends CommonFamily
                 'holds' => 'It holds: the engine labours or stalls',
                 'slips' => 'It slips: the engine speeds up, the wheel does not',
             ], ['holds'], self::RUNNING
-                .' Once and briefly: a clutch that slips gets hot. Or as the book has it.')->running()->erring(['slips' => Bearing::Taut])->suspecting('the wrong or old oil, worn or burnt plates, weak clutch springs'),
+                .' Once and briefly: a clutch that slips gets hot. Or as the book has it.')->running()->erring(['slips' => Bearing::Taut])->suspecting(
+                    Suspect::of('the wrong or old oil'),
+                    Suspect::of('worn or burnt plates'),
+                    Suspect::of('weak clutch springs'),
+                ),
             Proof::choice('bite', 'Where does it bite?', [
                 'early' => 'As it leaves the bar', 'middle' => 'In the middle', 'late' => 'At the very end',
             ], ['middle'], 'Test ride only by a licensed rider in gear, away from traffic.')->running()->mayBeLeftAs(['early', 'late'])->erring(['early' => Bearing::LessSlack, 'late' => Bearing::MoreSlack]),

@@ -16,6 +16,7 @@ use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Procedure\Step;
+use VividPull\Core\Procedure\Suspect;
 use VividPull\Core\Spec\Spec;
 
 /**
@@ -107,7 +108,11 @@ abstract readonly class DriveClutch extends CommonFamily
             )
                 ->running()
                 ->noWants(Bearing::Taut)
-                ->suspecting('a belt that drags in its guides, a stiff idler, a weak spring'),
+                ->suspecting(
+                    Suspect::of('a belt that drags in its guides', Cure::Belt),
+                    Suspect::of('a stiff idler', Cure::Oiled),
+                    Suspect::of('a weak spring', Cure::Spring),
+                ),
             Proof::choice(
                 'light_load',
                 'Light load, on the level: how does it take up?',
@@ -133,7 +138,7 @@ abstract readonly class DriveClutch extends CommonFamily
             Proof::yesIsRight(
                 'springs_back',
                 'Let go: the handle springs back by itself',
-            )->suspecting('a weak or unhooked spring, a dry wire, a stiff pivot'),
+            )->suspecting(...Suspect::ofComingBack()),
         ];
     }
 

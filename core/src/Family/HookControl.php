@@ -17,6 +17,7 @@ use VividPull\Core\Procedure\JobStage;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Procedure\Step;
+use VividPull\Core\Procedure\Suspect;
 use VividPull\Core\Procedure\WearCause;
 use VividPull\Core\Quantity\StepUnit;
 use VividPull\Core\Spec\FamilyKey;
@@ -81,7 +82,7 @@ final readonly class HookControl extends CommonFamily
             Proof::yesIsRight(
                 'springs_back',
                 'Let go: the handle springs back by itself',
-            )->suspecting('a weak or unhooked spring, a dry wire, a stiff pivot'),
+            )->suspecting(...Suspect::ofComingBack()),
         ];
     }
 

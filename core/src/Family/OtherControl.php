@@ -8,9 +8,11 @@ use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\HandKind;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Procedure\Bearing;
+use VividPull\Core\Procedure\Cure;
 use VividPull\Core\Procedure\Gate;
 use VividPull\Core\Procedure\GateKey;
 use VividPull\Core\Procedure\Proof;
+use VividPull\Core\Procedure\Suspect;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Trace\WorkingEnd;
 
@@ -40,7 +42,11 @@ final readonly class OtherControl extends CommonFamily
             )
                 ->running()
                 ->noWants(Bearing::Taut)
-                ->suspecting('a weak spring, a stiff pivot, something that drags'),
+                ->suspecting(
+                    Suspect::of('a weak spring', Cure::Spring),
+                    Suspect::of('a stiff pivot', Cure::Oiled),
+                    Suspect::of('something that drags'),
+                ),
             Proof::yesIsRight(
                 'works_fully',
                 'Pulled: it works fully before the end of its travel',
@@ -51,7 +57,7 @@ final readonly class OtherControl extends CommonFamily
             Proof::yesIsRight(
                 'springs_back',
                 'Let go: the handle springs back by itself',
-            )->suspecting('a weak or unhooked spring, a dry wire, a stiff pivot'),
+            )->suspecting(...Suspect::ofComingBack()),
         ];
     }
 

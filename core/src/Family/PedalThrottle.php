@@ -8,6 +8,7 @@ use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\HandKind;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Procedure\Bearing;
+use VividPull\Core\Procedure\Cure;
 use VividPull\Core\Procedure\Gate;
 use VividPull\Core\Procedure\GateKey;
 use VividPull\Core\Procedure\GuideStep;
@@ -18,6 +19,7 @@ use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Procedure\Step;
+use VividPull\Core\Procedure\Suspect;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Trace\WorkingEnd;
@@ -116,7 +118,12 @@ final readonly class PedalThrottle extends CommonFamily
             )->noWants(Bearing::LessSlack),
             Proof::yesIsRight('snap_shut', 'Pedal let go: it snaps fully shut by itself', GateKey::SnapShut)
                 ->noWants(Bearing::Taut)
-                ->suspecting('a dry wire, a stiff pedal, a weak return spring, a route that binds'),
+                ->suspecting(
+                    Suspect::of('a dry wire', Cure::Oiled),
+                    Suspect::of('a stiff pedal', Cure::Oiled),
+                    Suspect::of('a weak return spring', Cure::Spring),
+                    Suspect::of('a route that binds', Cure::Route),
+                ),
             Proof::choice(
                 'take_off',
                 'How does it take off?',

@@ -12,6 +12,7 @@ use VividPull\Core\Procedure\Gate;
 use VividPull\Core\Procedure\GateKey;
 use VividPull\Core\Procedure\JobStage;
 use VividPull\Core\Procedure\Proof;
+use VividPull\Core\Procedure\Suspect;
 use VividPull\Core\Procedure\WearCause;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\Spec;
@@ -73,7 +74,7 @@ final readonly class ReleaseByPull extends DriveClutch
             Proof::yesIsRight(
                 'springs_back',
                 'Let go: the handle springs back by itself',
-            )->suspecting('a weak or unhooked spring, a dry wire, a stiff pivot'),
+            )->suspecting(...Suspect::ofComingBack()),
         ];
     }
 

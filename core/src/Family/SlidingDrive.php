@@ -17,6 +17,7 @@ use VividPull\Core\Procedure\JobStage;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Procedure\Step;
+use VividPull\Core\Procedure\Suspect;
 use VividPull\Core\Procedure\WearCause;
 use VividPull\Core\Quantity\StepUnit;
 use VividPull\Core\Spec\FamilyKey;
@@ -116,7 +117,7 @@ final readonly class SlidingDrive extends CommonFamily
             Proof::yesIsRight(
                 'handle_returns',
                 'Let go: the handle returns by itself',
-            )->suspecting('a weak or unhooked spring, a dry wire, a stiff pivot'),
+            )->suspecting(...Suspect::ofComingBack()),
             Proof::choice(
                 'on_grass',
                 'On grass, under load: how does it drive?',

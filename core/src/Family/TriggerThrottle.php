@@ -9,6 +9,7 @@ use VividPull\Core\Cable\HandKind;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Procedure\Bearing;
+use VividPull\Core\Procedure\Cure;
 use VividPull\Core\Procedure\Gate;
 use VividPull\Core\Procedure\GateKey;
 use VividPull\Core\Procedure\GuideStep;
@@ -17,6 +18,7 @@ use VividPull\Core\Procedure\JobStage;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Procedure\Step;
+use VividPull\Core\Procedure\Suspect;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\FreePlayBand;
 use VividPull\Core\Spec\SpecBand;
@@ -108,12 +110,20 @@ final readonly class TriggerThrottle extends CommonFamily
             )->noWants(Bearing::LessSlack),
             Proof::yesIsRight('snap_shut', 'Let go: snaps shut by itself', GateKey::SnapShut)
                 ->noWants(Bearing::Taut)
-                ->suspecting('a dry wire, a stiff trigger, a weak return spring, a route that binds'),
+                ->suspecting(
+                    Suspect::of('a dry wire', Cure::Oiled),
+                    Suspect::of('a stiff trigger', Cure::Oiled),
+                    Suspect::of('a weak return spring', Cure::Spring),
+                    Suspect::of('a route that binds', Cure::Route),
+                ),
             Proof::yesIsRight(
                 'end_home',
                 'Snapped several times: the wire\'s end stays in its keyhole',
                 GateKey::WireInGroove,
-            )->suspecting('the brass piece beside its seat, a worn keyhole'),
+            )->suspecting(
+                Suspect::of('the brass piece beside its seat', Cure::Ferrule),
+                Suspect::of('a worn keyhole'),
+            ),
             Proof::yesIsRight(
                 'idle_still',
                 'At idle the head stands still',
@@ -122,7 +132,10 @@ final readonly class TriggerThrottle extends CommonFamily
             )
                 ->running()
                 ->noWants(Bearing::Taut)
-                ->suspecting('an idle set too high, worn clutch springs at the head'),
+                ->suspecting(
+                    Suspect::of('an idle set too high'),
+                    Suspect::of('worn clutch springs at the head'),
+                ),
         ];
     }
 

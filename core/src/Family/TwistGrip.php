@@ -22,6 +22,7 @@ use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Procedure\Running;
 use VividPull\Core\Procedure\Step;
+use VividPull\Core\Procedure\Suspect;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\FreePlayBand;
 use VividPull\Core\Spec\SpecBand;
@@ -119,13 +120,19 @@ final readonly class TwistGrip extends CommonFamily
             )
                 ->noWants(Bearing::Taut)
                 ->suspecting(
-                    'a dry or kinked wire, a grip that rubs at the end of the bar, a weak return spring, a route that binds',
+                    Suspect::of('a dry or kinked wire', Cure::Oiled),
+                    Suspect::of('a grip that rubs at the end of the bar'),
+                    Suspect::of('a weak return spring', Cure::Spring),
+                    Suspect::of('a route that binds', Cure::Route),
                 ),
             Proof::yesIsRight(
                 'wire_in_groove',
                 'Wire lies in its groove on the drum',
                 GateKey::WireInGroove,
-            )->suspecting('the wire beside its drum, a worn groove'),
+            )->suspecting(
+                Suspect::of('the wire beside its drum', Cure::Groove),
+                Suspect::of('a worn groove'),
+            ),
             Proof::yesIsRight(
                 'idle_steady',
                 'Idle stays steady while steering from stop to stop',
@@ -133,7 +140,10 @@ final readonly class TwistGrip extends CommonFamily
             )
                 ->running(Running::Open)
                 ->noWants(Bearing::Taut)
-                ->suspecting('a wire or hose that is pulled as the bars turn, a route that binds'),
+                ->suspecting(
+                    Suspect::of('a wire or hose that is pulled as the bars turn', Cure::Route),
+                    Suspect::of('a route that binds', Cure::Route),
+                ),
         ];
     }
 

@@ -19,6 +19,9 @@ final class Advice
 {
     private const LOOKED_AT = 'It was looked at before, nothing was found, and it reads so again: replace the cable, or hang the tag.';
 
+    /** A proof that fails is seen, and no figure that may be misread; what is behind it may be no cable. */
+    private const FAILS_AGAIN = 'It was looked at before, nothing was found, and it fails again: have a second person look, or hang the tag.';
+
     /** No part is blamed for readings that are known so badly. */
     private const TOO_COARSE = 'It was looked at before, nothing was found, and readings so coarse tell no more: get a finer instrument, or hang the tag.';
 
@@ -55,8 +58,18 @@ final class Advice
         }
         $group = $this->judgement->nowGroup;
 
-        return $group !== null && Suspicion::isCoarse($group, $this->spec->play()->band)
-            ? $advised->adding(self::TOO_COARSE)
-            : $advised->lookedAt(self::LOOKED_AT);
+        return match (true) {
+            $this->hasFailed() => $advised->lookedAt(self::FAILS_AGAIN),
+            $group !== null && Suspicion::isCoarse($group, $this->spec->play()->band) => $advised->adding(
+                self::TOO_COARSE,
+            ),
+            default => $advised->lookedAt(self::LOOKED_AT),
+        };
+    }
+
+    /** Whether it is a proof that failed that something is looked for by. */
+    private function hasFailed(): bool
+    {
+        return ProofEvidence::of($this->spec, $this->run, $this->facts)->failed !== [];
     }
 }

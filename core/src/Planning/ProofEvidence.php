@@ -260,9 +260,9 @@ final readonly class ProofEvidence
     /** The same, and where to look. */
     public function elsewhere(): string
     {
-        $suspects = array_values(array_unique(array_filter(
-            array_map(static fn (array $one): ?string => $one['proof']->suspects, $this->failed),
-            is_string(...),
+        $suspects = array_values(array_unique(array_map(
+            static fn (array $one): string => implode(', ', array_column($one['proof']->suspects, 'what')),
+            array_filter($this->failed, static fn (array $one): bool => $one['proof']->suspects !== []),
         )));
         $imitators = Families::of($this->spec->family)->imitators();
 

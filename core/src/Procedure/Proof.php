@@ -32,10 +32,10 @@ final readonly class Proof
         public bool $asFound = false,
         public Running $running = Running::Still,
         /**
-         * What else does that where no setting cures it, the likeliest first; null where the family's imitators are
-         * named instead.
+         * @var list<Suspect> what else does that where no setting cures it, the likeliest first; none where the
+         *     family's imitators are named instead
          */
-        public ?string $suspects = null,
+        public array $suspects = [],
     ) {}
 
     /** @param  list<Pose>  $poses */
@@ -119,16 +119,17 @@ final readonly class Proof
     }
 
     /** The same, with what is looked for where no setting cures it; common practice, no source. */
-    public function suspecting(string $what): self
+    public function suspecting(Suspect ...$suspects): self
     {
-        return $this->with(suspects: $what);
+        return $this->with(suspects: array_values($suspects));
     }
 
+    /** @param  list<Suspect>|null  $suspects */
     private function with(
         ?ProofAnswers $answers = null,
         ?bool $asFound = null,
         ?Running $running = null,
-        ?string $suspects = null,
+        ?array $suspects = null,
     ): self {
         return new self(
             $this->key,

@@ -17,6 +17,7 @@ use VividPull\Core\Log\Entry\PartRefused;
 use VividPull\Core\Log\Entry\PhotoTaken;
 use VividPull\Core\Measurement\WearLife;
 use VividPull\Core\Planning\CableMatch;
+use VividPull\Core\Planning\LookedFor;
 use VividPull\Core\Planning\ProofEvidence;
 use VividPull\Core\Planning\TablePlanner;
 use VividPull\Core\Procedure\Cure;
@@ -26,6 +27,7 @@ use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Procedure\PackFindings;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\ReplacementReason;
+use VividPull\Core\Procedure\Suspect;
 use VividPull\Core\Progress\CableMatching;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\OutcomeSetting;
@@ -46,6 +48,24 @@ final readonly class BesideCodec
         return (new self($state))->whole();
     }
 
+    /**
+     * What is looked for where a proof failed, with the cure that is tapped once it is put right; the likeliest first.
+     *
+     * @return list<array{what: string, cure: string|null}>
+     */
+    private function suspects(): array
+    {
+        $cures = Families::of($this->state->spec->family)->cures();
+
+        return array_map(
+            static fn (Suspect $one): array => [
+                'what' => $one->what,
+                'cure' => $one->cure !== null && in_array($one->cure, $cures, true) ? $one->cure->value : null,
+            ],
+            LookedFor::of($this->state->spec, $this->state->run, $this->state->facts),
+        );
+    }
+
     /** @return array<string, mixed> */
     private function whole(): array
     {
@@ -59,6 +79,7 @@ final readonly class BesideCodec
                 $family->cures(),
             ),
             'imitators' => $family->imitators(),
+            'suspects' => $this->suspects(),
             'table' => $this->state->judgement->table === null ? null : $this->table($this->state->judgement->table),
             'measures' => array_map(self::measure(...), $this->state->judgement->measures),
             'window' => $this->window(),

@@ -15,6 +15,7 @@ use VividPull\Core\Planning\ProofEvidence;
 use VividPull\Core\Planning\TableAdviceKind;
 use VividPull\Core\Planning\TablePlanner;
 use VividPull\Core\Procedure\Bearing;
+use VividPull\Core\Procedure\Cure;
 use VividPull\Core\Procedure\JobStage;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Progress\StageItem;
@@ -23,6 +24,7 @@ use VividPull\Core\Spec\Mover;
 use VividPull\Core\Spec\OutcomeTable;
 use VividPull\Core\Spec\SpecBand;
 use VividPull\Core\Tests\Support\TestJob;
+use VividPull\Core\Wire\BesideCodec;
 use VividPull\Core\Wire\RunCodec;
 
 /** From a failed proof to the next move. Which way each errs: common practice, no source. */
@@ -343,6 +345,51 @@ final class ProofEvidenceTest extends TestCase
         return $job->toReading()->read(2.5, 2.5, 2.5);
     }
 
+    /** What is tapped once it was put right is a cure that its family has. */
+    public function test_whatever_is_suspected_has_its_cure_on_the_card(): void
+    {
+        $run = RunCodec::decode(Node::of(TestJob::clutchRun()));
+        $cured = 0;
+        foreach (FamilyKey::cases() as $key) {
+            foreach (Families::of($key)->proofs($run) as $proof) {
+                foreach ($proof->suspects as $suspect) {
+                    $cured += $suspect->cure === null ? 0 : 1;
+                    self::assertContains($suspect->cure ?? Cure::Other, Families::of($key)->cures(), $suspect->what);
+                }
+            }
+        }
+        self::assertGreaterThan(25, $cured);
+    }
+
+    public function test_a_proof_that_failed_names_what_is_looked_for_and_is_tried_anew_where_nothing_is_found(): void
+    {
+        $job = TestJob::throttle()->ready();
+        foreach ([false, true] as $isLookedAt) {
+            $job->read(4.0)->readIn(Pose::Left, 4.0)->readIn(Pose::Right, 4.0);
+            $job->entry('check', ['key' => 'snap_shut', 'pose' => 'straight', 'answer' => 'no']);
+            self::assertSame('put_right', $job->state->progress->asks()?->key);
+            self::assertSame(
+                [
+                    ['what' => 'a dry or kinked wire', 'cure' => 'oiled'],
+                    ['what' => 'a grip that rubs at the end of the bar', 'cure' => null],
+                    ['what' => 'a weak return spring', 'cure' => 'spring'],
+                    ['what' => 'a route that binds', 'cure' => 'route'],
+                ],
+                BesideCodec::encode($job->state)['suspects'],
+            );
+            self::assertSame($isLookedAt, $job->state->next()->isLookedAt);
+            self::assertSame(
+                $isLookedAt,
+                str_ends_with($job->state->next()->sentence, 'have a second person look, or hang the tag.'),
+            );
+            if (! $isLookedAt) {
+                $job->line('nothing found');
+                self::assertSame([], $job->state->facts->answers->checks, 'it is tried anew');
+                self::assertSame([], BesideCodec::encode($job->state)['suspects']);
+            }
+        }
+    }
+
     /** Common practice, no source: what lets a hand control hang is a spring, a wire or a pivot, whatever it moves. */
     public function test_what_does_not_spring_back_is_looked_for_at_its_spring_and_not_at_its_belt(): void
     {
@@ -351,8 +398,9 @@ final class ProofEvidenceTest extends TestCase
         foreach (FamilyKey::cases() as $key) {
             foreach (Families::of($key)->proofs($run) as $proof) {
                 if (in_array($proof->key, ['springs_back', 'handle_returns', 'snap_shut'], true)) {
-                    self::assertStringContainsString('spring', (string) $proof->suspects, $key->value);
-                    self::assertStringContainsString('wire', (string) $proof->suspects, $key->value);
+                    $suspects = implode(', ', array_column($proof->suspects, 'what'));
+                    self::assertStringContainsString('spring', $suspects, $key->value);
+                    self::assertStringContainsString('wire', $suspects, $key->value);
                     $named++;
                 }
             }

@@ -1218,6 +1218,16 @@ export type Beside = {
         label: string;
     }>;
     imitators: Array<string>;
+    /**
+     * What is looked for where a proof failed and no setting cures it, the likeliest first.
+     */
+    suspects: Array<{
+        what: string;
+        /**
+         * Key of the cure that is logged once it was put right; null where none has a name of its own.
+         */
+        cure: string | null;
+    }>;
     table: {
         drawing: TableDrawing;
         arm: string;

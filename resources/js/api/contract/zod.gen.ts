@@ -1597,6 +1597,10 @@ export const zBeside = z.object({
         label: z.string()
     })),
     imitators: z.array(z.string()),
+    suspects: z.array(z.object({
+        what: z.string(),
+        cure: z.nullable(z.string())
+    })),
     table: z.nullable(z.object({
         drawing: zTableDrawing,
         arm: z.string(),

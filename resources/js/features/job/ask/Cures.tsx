@@ -1,6 +1,8 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { Fragment, type ReactNode, useId, useRef, useState } from 'react';
+import type { BenchState } from '../../../api/jobs';
 import { Button, Field, FieldLabel } from '../../../components/Buttons';
+import { capital } from '../../../lib/capital';
 import { useArmed } from '../useArmed';
 import { useBench } from '../useBench';
 
@@ -9,11 +11,28 @@ const unnamed = 'other';
 
 const SECOND_TAP_MS = 700;
 
-/**
- * What is put right by hand: one tap is the entry. What has no button is told in words first. What the bench looks for
- * stands first, and vivid; that nothing was found stands next to it.
- */
-export const Cures = ({ tall = false, first, none }: { tall?: boolean; first?: string; none?: ReactNode }) => {
+type Suspect = BenchState['beside']['suspects'][number];
+
+type Props = {
+  tall?: boolean;
+  /** What the bench looks for: it stands first, and vivid. */
+  first?: string;
+  /** What may be at fault, the likeliest first: each with its cure under it. */
+  suspects?: readonly Suspect[];
+  /** That nothing was found, next to what is looked for. */
+  none?: ReactNode;
+};
+
+/** What is looked for, as a sentence over the button of its cure. */
+const Looked = ({ suspects }: { suspects: readonly Suspect[] }) =>
+  suspects.length === 0 ? null : (
+    <Box fontWeight="bold" lineHeight="snug" data-suspect>
+      {capital(suspects.map((one) => one.what).join(', or '))}
+    </Box>
+  );
+
+/** What is put right by hand: one tap is the entry. What has no button is told in words first. */
+export const Cures = ({ tall = false, first, suspects = [], none }: Props) => {
   const { state, send } = useBench();
   const [telling, setTelling] = useState(false);
   const [words, setWords] = useState('');
@@ -21,7 +40,12 @@ export const Cures = ({ tall = false, first, none }: { tall?: boolean; first?: s
   // The same tap must not be logged twice, without a server either, nor fall on what was drawn anew under the finger.
   const armed = useArmed(state.head);
   const last = useRef(0);
-  const cures = [...state.beside.cures].sort((one, other) => Number(other.key === first) - Number(one.key === first));
+  const rank = (cure: string): number => {
+    const place = cure === first ? 0 : suspects.findIndex((one) => (one.cure ?? unnamed) === cure);
+    return place < 0 ? suspects.length : place;
+  };
+  const cures = [...state.beside.cures].sort((one, other) => rank(one.key) - rank(other.key));
+  const unsuspected = cures.find((one) => rank(one.key) === suspects.length)?.key;
   const tap = (cure: string) => {
     if (!armed || Date.now() - last.current < SECOND_TAP_MS) return;
     if (cure === unnamed) setTelling(!telling);
@@ -47,9 +71,16 @@ export const Cures = ({ tall = false, first, none }: { tall?: boolean; first?: s
         role="group"
         aria-label="What was put right, if anything"
       >
-        {first === undefined && none}
+        {first === undefined && suspects.length === 0 && none}
         {cures.map(({ key, label }) => (
           <Fragment key={key}>
+            {suspects.length > 0 && key === unsuspected && (
+              <>
+                {none}
+                <Box textStyle="small">Or something else:</Box>
+              </>
+            )}
+            <Looked suspects={suspects.filter((one) => (one.cure ?? unnamed) === key)} />
             <Button
               look={key === first ? 'vivid' : 'plain'}
               size={key === first ? 'tall' : tall ? undefined : 'small'}

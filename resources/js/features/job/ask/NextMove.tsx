@@ -19,6 +19,7 @@ import { HangTag } from './HangTag';
 import { MeasureHand } from './MeasureHand';
 import { MeasureShort } from './MeasureShort';
 import { MoveDialog } from './MoveDialog';
+import { NothingFound } from './NothingFound';
 import { Plan } from './Plan';
 import { ReplaceCable } from './ReplaceCable';
 import { RidersWish } from './RidersWish';
@@ -321,7 +322,10 @@ const NoMove = () => {
           <Cures
             tall={!isHidden}
             first={settledBy ?? undefined}
-            none={state.next.kind !== 'out_of_thread' && settledBy !== 'hand' && <NothingFound />}
+            none={
+              state.next.kind !== 'out_of_thread' &&
+              settledBy !== 'hand' && <NothingFound says="Looked, nothing found: read anew" />
+            }
           />
         </>
       )}
@@ -332,22 +336,5 @@ const NoMove = () => {
       {((looks && !inVain) || settledBy === 'finer') && <HangTag />}
       <MoveDialog open={differently} onClose={() => setDifferently(false)} />
     </AskCard>
-  );
-};
-
-/** Looked at, and nothing is wrong there: everything is read anew, for a reading may have been misread. */
-const NothingFound = () => {
-  const { state, send } = useBench();
-  const armed = useArmed(state.head);
-  return (
-    <Button
-      look="plain"
-      justifyContent="flex-start"
-      onClick={() => send({ kind: 'nothing_found', body: {} })}
-      disabled={!armed}
-      data-nothing-found
-    >
-      Looked, nothing found: read anew
-    </Button>
   );
 };

@@ -5,20 +5,32 @@ import { AskCard } from './AskCard';
 import { Cures } from './Cures';
 import { HangTag } from './HangTag';
 import { MeasureShort } from './MeasureShort';
+import { NothingFound } from './NothingFound';
 import { Imitators } from './SetByOutcome';
 
 /** What failed is put right otherwise than by an adjuster, and tried again. */
 export const PutRight = ({ item }: { item: Item }) => {
-  const { beside } = useBench().state;
+  const { beside, next } = useBench().state;
+  const { suspects, not_settable } = beside;
+  // What the server takes: where the bench says what is looked for, and nothing is to be measured first.
+  const mayFindNothing = next.kind === 'suspect' && next.settled_by === null;
   return (
     <AskCard eyebrow="Set" title={item.label}>
-      <Box lineHeight="snug">{item.said}</Box>
+      <Box lineHeight="snug">{next.looked_at ? next.sentence : item.said}</Box>
+      {next.looked_at && <HangTag />}
       <MeasureShort />
-      {beside.not_settable !== null && <Box lineHeight="snug">{beside.not_settable}</Box>}
-      <Box textStyle="small">Tap what was put right. It is tried again then.</Box>
-      <Cures tall />
-      <Imitators />
-      <HangTag />
+      {not_settable !== null && <Box lineHeight="snug">{not_settable}</Box>}
+      {suspects.length === 0 && <Imitators />}
+      <Box textStyle="small">
+        {suspects.length > 0 ? 'Look for these, the likeliest first. ' : ''}Tap what was put right. It is tried again
+        then.
+      </Box>
+      <Cures
+        tall
+        suspects={suspects}
+        none={mayFindNothing && <NothingFound says="Looked, nothing found: try it anew" />}
+      />
+      {!next.looked_at && <HangTag />}
     </AskCard>
   );
 };

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Procedure;
+
+/** What may be at fault where a proof fails and no setting cures it; common practice, no source. */
+final readonly class Suspect
+{
+    private function __construct(
+        public string $what,
+        /** As what it is logged once it was put right; null where no cure has a name of its own. */
+        public ?Cure $cure,
+    ) {}
+
+    public static function of(string $what, ?Cure $cure = null): self
+    {
+        return new self($what, $cure);
+    }
+
+    /** @return list<self> where something that is let go does not come back by itself */
+    public static function ofComingBack(): array
+    {
+        return [
+            self::of('a weak or unhooked spring', Cure::Spring),
+            self::of('a dry wire', Cure::Oiled),
+            self::of('a stiff pivot', Cure::Oiled),
+        ];
+    }
+}
