@@ -100,19 +100,7 @@ abstract readonly class DriveClutch extends CommonFamily
     public function proofs(Run $run): array
     {
         return [
-            Proof::yesIsRight(
-                'nothing_at_rest',
-                'Handle at rest, in gear: no motion at all',
-                GateKey::StillAtRest,
-                caution: self::DRIVING,
-            )
-                ->running()
-                ->noWants(Bearing::Taut)
-                ->suspecting(
-                    Suspect::of('a belt that drags in its guides', Cure::Belt),
-                    Suspect::of('a stiff idler', Cure::Oiled),
-                    Suspect::of('a weak spring', Cure::Spring),
-                ),
+            self::atRest(),
             Proof::choice(
                 'light_load',
                 'Light load, on the level: how does it take up?',
@@ -140,6 +128,24 @@ abstract readonly class DriveClutch extends CommonFamily
                 'Let go: the handle springs back by itself',
             )->suspecting(...Suspect::ofComingBack()),
         ];
+    }
+
+    private static function atRest(): Proof
+    {
+        return
+            Proof::yesIsRight(
+                'nothing_at_rest',
+                'Handle at rest, in gear: no motion at all',
+                GateKey::StillAtRest,
+                caution: self::DRIVING,
+            )
+                ->running()
+                ->noWants(Bearing::Taut)
+                ->suspecting(
+                    Suspect::of('a belt that drags in its guides', Cure::Belt),
+                    Suspect::of('a stiff idler', Cure::Oiled),
+                    Suspect::of('a weak spring', Cure::Spring),
+                );
     }
 
     public function cures(): array

@@ -9,6 +9,7 @@ use VividPull\Core\Bench\MeasuresHere;
 use VividPull\Core\Cable\Cable;
 use VividPull\Core\Facts\SeenTrace;
 use VividPull\Core\Family\Families;
+use VividPull\Core\Family\Family;
 use VividPull\Core\Judging\MeasureState;
 use VividPull\Core\Judging\PackState;
 use VividPull\Core\Judging\PullState;
@@ -48,14 +49,28 @@ final readonly class BesideCodec
         return (new self($state))->whole();
     }
 
+    /** @return array<string, mixed> what is looked for and put right where no adjuster is the cure */
+    private function putRight(Family $family): array
+    {
+        return [
+            'not_settable' => $family->notSettable(),
+            'cures' => array_map(
+                static fn (Cure $cure): array => ['key' => $cure->value, 'label' => $cure->label()],
+                $family->cures(),
+            ),
+            'imitators' => $family->imitators(),
+            'suspects' => $this->suspects($family),
+        ];
+    }
+
     /**
      * What is looked for where a proof failed, with the cure that is tapped once it is put right; the likeliest first.
      *
      * @return list<array{what: string, cure: string|null}>
      */
-    private function suspects(): array
+    private function suspects(Family $family): array
     {
-        $cures = Families::of($this->state->spec->family)->cures();
+        $cures = $family->cures();
 
         return array_map(
             static fn (Suspect $one): array => [
@@ -73,13 +88,7 @@ final readonly class BesideCodec
         $seen = $this->state->facts->observations;
 
         return [
-            'not_settable' => $family->notSettable(),
-            'cures' => array_map(
-                static fn (Cure $cure): array => ['key' => $cure->value, 'label' => $cure->label()],
-                $family->cures(),
-            ),
-            'imitators' => $family->imitators(),
-            'suspects' => $this->suspects(),
+            ...$this->putRight($family),
             'table' => $this->state->judgement->table === null ? null : $this->table($this->state->judgement->table),
             'measures' => array_map(self::measure(...), $this->state->judgement->measures),
             'window' => $this->window(),
