@@ -63,7 +63,7 @@ final class FamiliesTest extends BrowserTestCase
     {
         $this
             ->as('tomas')
-            ->onBench('UC-01', 'modes', Preparation::OKS)
+            ->onBench($this->machineLike('UC-01', 'FA-05'), 'modes', Preparation::OKS)
             ->see('Park: what did it do?', 'the teeth have not met')
             ->line('right', 'over', 'right')
             ->see('Thread showing at the mode cable adjuster')

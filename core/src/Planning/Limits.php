@@ -5,11 +5,15 @@ declare(strict_types=1);
 namespace VividPull\Core\Planning;
 
 use VividPull\Core\Cable\Adjuster;
+use VividPull\Core\Cable\AdjusterKind;
+use VividPull\Core\Cable\Part;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Facts\Facts;
 use VividPull\Core\Family\Drift;
 use VividPull\Core\Family\Families;
+use VividPull\Core\Procedure\Cure;
 use VividPull\Core\Procedure\Guide;
+use VividPull\Core\Procedure\Suspect;
 use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Spec\Spec;
 
@@ -21,15 +25,18 @@ final readonly class Limits
 {
     public const FREE_FIRST = 'Free it, and say so; or replace it. Nothing is said of another part before that.';
 
+    /** @param  list<Suspect>  $suspects  what may be at fault, the likeliest first; none where something still reaches */
+    private function __construct(public string $sentence, public array $suspects) {}
+
     /** @param  array<string, AdjusterAdvice>  $options */
-    public static function said(
+    public static function of(
         Spec $spec,
         Run $run,
         Facts $facts,
         ShiftWindow $window,
         PlanMaker $maker,
         array $options,
-    ): string {
+    ): self {
         $guided = self::guided($run);
         $unknown = array_filter(
             $run->playAdjusters(),
@@ -40,14 +47,84 @@ final readonly class Limits
         $tooLoose = $window->expected(0.0) > $window->band->ceiling();
 
         return match (true) {
-            $facts->adjusters->seized !== [] && $reaching === [] => "{$sentences} ".self::FREE_FIRST,
-            $unknown !== [] => "{$sentences} Nothing is said of a part before that is looked at.",
-            $guided !== [] && $reaching === [] => "{$sentences} ".self::guide($guided),
-            $reaching !== [] => $sentences,
-            default => "{$sentences} ".self::together($spec, $window, $maker, $tooLoose)
-                .($tooLoose
-                    ? ' Suspect a stretched or wrong cable, or a conduit out of its seat.'
-                    : ' '.self::tooTight($spec)),
+            $facts->adjusters->seized !== [] && $reaching === [] => self::seized($sentences),
+            $unknown !== [] => new self("{$sentences} Nothing is said of a part before that is looked at.", []),
+            $guided !== [] && $reaching === [] => new self("{$sentences} ".self::guide($guided), []),
+            $reaching !== [] => new self($sentences, []),
+            default => self::blaming(
+                self::together($spec, $window, $maker, $tooLoose),
+                $sentences,
+                $tooLoose ? self::tooLoose() : self::tooTight($spec),
+            ),
+        };
+    }
+
+    /**
+     * Taut, and no adjuster has slack left to give.
+     *
+     * @param  array<string, AdjusterAdvice>  $options
+     */
+    public static function ofSlack(Spec $spec, Facts $facts, array $options): self
+    {
+        return $facts->adjusters->seized === []
+            ? self::blaming('Nothing is left to give slack with.', self::listed($options), self::tooTight($spec))
+            : self::seized(self::listed($options));
+    }
+
+    public static function ofNothingToTurn(Run $run): self
+    {
+        return $run->has(AdjusterKind::SelfAdjuster)
+            ? new self('A sprung self-adjuster finds its own setting: held slacker, it creeps back. Reset it by its steps; a manual in-line adjuster in its place gives control back.', [])
+            : new self(
+                'This cable has no adjuster. A slack one is replaced; else it is put right at the route or the mount.',
+                [
+                    Suspect::of('a conduit off its route', Cure::Route),
+                    Suspect::of('a mount or bracket that gave way', Cure::Mount),
+                    Suspect::toReplace('a cable that has stretched', Part::Cable),
+                ],
+            );
+    }
+
+    private static function seized(string $sentences): self
+    {
+        return new self(
+            "{$sentences} ".self::FREE_FIRST,
+            [Suspect::of('the adjuster that will not turn', Cure::Freed)],
+        );
+    }
+
+    /** @param  list<Suspect>  $suspects */
+    private static function blaming(string $why, string $sentences, array $suspects): self
+    {
+        $whats = array_column($suspects, 'what');
+        $last = array_pop($whats);
+
+        return new self("{$why} Suspect ".implode(', ', $whats).", or {$last}. {$sentences}", $suspects);
+    }
+
+    /** @return list<Suspect> what is cheap to look at first */
+    private static function tooLoose(): array
+    {
+        return [
+            Suspect::of('a conduit out of its seat', Cure::Ferrule),
+            Suspect::toReplace('a stretched or wrong cable', Part::Cable),
+        ];
+    }
+
+    /** @return list<Suspect> what it means when no adjuster can give the slack that is wanted */
+    private static function tooTight(Spec $spec): array
+    {
+        return match (Families::of($spec->family)->drift()) {
+            Drift::ShrinksPlay => [
+                Suspect::toReplace('worn plates or lining', Part::Plates),
+                Suspect::toReplace('a wrong or short cable', Part::Cable),
+                Suspect::of('a part at the working end put together wrongly'),
+            ],
+            Drift::GrowsPlay => [
+                Suspect::of('a trapped conduit', Cure::Route),
+                Suspect::of('a bent bracket', Cure::Mount),
+                Suspect::toReplace('a wrong or short cable', Part::Cable),
+            ],
         };
     }
 
@@ -73,17 +150,8 @@ final readonly class Limits
     {
         return implode(
             ' ',
-            array_map(static fn (AdjusterAdvice $advice): string => $advice->sentence, array_values($options)),
+            array_map(static fn (AdjusterAdvice $one): string => ucfirst($one->sentence), array_values($options)),
         );
-    }
-
-    /** What it means when no adjuster can give the slack that is wanted. */
-    public static function tooTight(Spec $spec): string
-    {
-        return match (Families::of($spec->family)->drift()) {
-            Drift::ShrinksPlay => 'Nothing left to give slack with: suspect worn plates or lining, a wrong or short cable, or a part at the working end put together wrongly.',
-            Drift::GrowsPlay => 'Nothing left to give slack with: suspect a wrong or short cable, a trapped conduit or a bent bracket.',
-        };
     }
 
     private static function together(Spec $spec, ShiftWindow $window, PlanMaker $maker, bool $tooLoose): string

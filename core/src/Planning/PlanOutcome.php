@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Planning;
 
 use VividPull\Core\Cable\Pose;
+use VividPull\Core\Procedure\Suspect;
 
 /** What to do next about the play, with what each adjuster could do; the person chooses which. */
 final readonly class PlanOutcome
@@ -25,11 +26,31 @@ final readonly class PlanOutcome
         /** Whether what is looked for here was looked for before, and nothing was found. */
         public bool $isLookedAt = false,
         public ?SettledBy $settledBy = null,
+        /** @var list<Suspect> what may be at fault where nothing that turns brings it inside */
+        public array $suspects = [],
     ) {}
 
     public static function say(PlanKind $kind, string $sentence): self
     {
         return new self($kind, $sentence, [], null, null, null);
+    }
+
+    /**
+     * Nothing that turns brings it inside.
+     *
+     * @param  array<string, AdjusterAdvice>  $options
+     */
+    public static function outOfThread(Limits $limits, array $options, ?float $target): self
+    {
+        return new self(
+            PlanKind::OutOfThread,
+            $limits->sentence,
+            $options,
+            null,
+            $target,
+            null,
+            suspects: $limits->suspects,
+        );
     }
 
     /** Nothing is to be turned before what is suspected is settled, so no turn stands beside it. */
@@ -87,6 +108,7 @@ final readonly class PlanOutcome
             $this->again,
             $isLookedAt,
             $this->settledBy,
+            $this->suspects,
         );
     }
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace VividPull\Core\Planning;
 
 use VividPull\Core\Cable\Adjuster;
-use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Facts\Facts;
@@ -206,7 +205,7 @@ final readonly class Planner
                 Pose::Straight,
                 'Read it once more before a part is blamed: nothing turns on this cable.',
             ),
-            default => PlanOutcome::say(PlanKind::OutOfThread, self::nothingToTurn($run)),
+            default => PlanOutcome::outOfThread(Limits::ofNothingToTurn($run), [], null),
         };
     }
 
@@ -310,11 +309,9 @@ final readonly class Planner
                 $judgement,
                 $window,
             ),
-            default => PlanOutcome::choose(
-                PlanKind::OutOfThread,
-                Limits::said($spec, $run, $facts, $window, $maker, $options),
+            default => PlanOutcome::outOfThread(
+                Limits::of($spec, $run, $facts, $window, $maker, $options),
                 $options,
-                null,
                 $window->target,
             ),
         };
@@ -674,13 +671,6 @@ final readonly class Planner
         };
     }
 
-    private static function nothingToTurn(Run $run): string
-    {
-        return $run->has(AdjusterKind::SelfAdjuster)
-            ? 'A sprung self-adjuster finds its own setting: held slacker, it creeps back. Reset it by its steps; a manual in-line adjuster in its place gives control back.'
-            : 'This cable has no adjuster. A slack one is replaced; else it is put right at the route or the mount.';
-    }
-
     /** Inside its band, but with the adjuster in reach outside its healthy zone: service goes on until it is home. */
     private static function mayBringHome(Run $run, Facts $facts): bool
     {
@@ -757,14 +747,7 @@ final readonly class Planner
         $recommended = self::easiest($options, $run, $facts);
 
         return $recommended === null
-            ? PlanOutcome::choose(
-                PlanKind::OutOfThread,
-                Limits::listed($options).' '
-                    .($facts->adjusters->seized === [] ? Limits::tooTight($spec) : Limits::FREE_FIRST),
-                $options,
-                null,
-                $target,
-            )
+            ? PlanOutcome::outOfThread(Limits::ofSlack($spec, $facts, $options), $options, $target)
             : PlanOutcome::choose(PlanKind::Move, $options[$recommended]->sentence, $options, $recommended, $target);
     }
 

@@ -4,18 +4,28 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Procedure;
 
-/** What may be at fault where a proof fails and no setting cures it; common practice, no source. */
+use VividPull\Core\Cable\Part;
+
+/** What may be at fault where no setting cures it; common practice, no source. */
 final readonly class Suspect
 {
     private function __construct(
         public string $what,
         /** As what it is logged once it was put right; null where no cure has a name of its own. */
         public ?Cure $cure,
+        /** As what it is logged once it was replaced; null where replacing it is not what comes first. */
+        public ?Part $part,
     ) {}
 
     public static function of(string $what, ?Cure $cure = null): self
     {
-        return new self($what, $cure);
+        return new self($what, $cure, null);
+    }
+
+    /** One that is replaced. */
+    public static function toReplace(string $what, Part $part): self
+    {
+        return new self($what, null, $part);
     }
 
     /** @return list<self> where something that is let go does not come back by itself */

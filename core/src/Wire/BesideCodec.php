@@ -28,7 +28,6 @@ use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Procedure\PackFindings;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\ReplacementReason;
-use VividPull\Core\Procedure\Suspect;
 use VividPull\Core\Progress\CableMatching;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\OutcomeSetting;
@@ -59,26 +58,11 @@ final readonly class BesideCodec
                 $family->cures(),
             ),
             'imitators' => $family->imitators(),
-            'suspects' => $this->suspects($family),
+            'suspects' => SuspectCodec::encode(
+                $family,
+                LookedFor::of($this->state->spec, $this->state->run, $this->state->facts),
+            ),
         ];
-    }
-
-    /**
-     * What is looked for where a proof failed, with the cure that is tapped once it is put right; the likeliest first.
-     *
-     * @return list<array{what: string, cure: string|null}>
-     */
-    private function suspects(Family $family): array
-    {
-        $cures = $family->cures();
-
-        return array_map(
-            static fn (Suspect $one): array => [
-                'what' => $one->what,
-                'cure' => $one->cure !== null && in_array($one->cure, $cures, true) ? $one->cure->value : null,
-            ],
-            LookedFor::of($this->state->spec, $this->state->run, $this->state->facts),
-        );
     }
 
     /** @return array<string, mixed> */

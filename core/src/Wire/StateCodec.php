@@ -618,6 +618,7 @@ final class StateCodec
             'sentence' => $next->sentence,
             'looked_at' => $next->isLookedAt,
             'settled_by' => $next->settledBy?->value,
+            'suspects' => SuspectCodec::encode(Families::of($this->state->spec->family), $next->suspects),
             'recommended' => $next->recommended,
             'target_mm' => $next->target,
             'options' => array_map($this->option(...), array_values($next->options)),

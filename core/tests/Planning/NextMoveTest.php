@@ -6,10 +6,13 @@ namespace VividPull\Core\Tests\Planning;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use VividPull\Core\Cable\Part;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Planning\AdjusterAdvice;
 use VividPull\Core\Planning\AdviceKind;
 use VividPull\Core\Planning\PlanKind;
+use VividPull\Core\Procedure\Cure;
+use VividPull\Core\Procedure\Suspect;
 use VividPull\Core\Progress\Answer;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Tests\Support\TestJob;
@@ -107,7 +110,12 @@ final class NextMoveTest extends TestCase
             ->next();
         self::assertSame(PlanKind::OutOfThread, $next->kind);
         self::assertNull($next->recommended);
-        self::assertStringContainsString('Suspect a stretched or wrong cable', $next->sentence);
+        self::assertStringContainsString('Suspect a conduit out of its seat, or a stretched or wrong cable.', $next->sentence);
+        self::assertSame(
+            [['a conduit out of its seat', Cure::Ferrule, null], ['a stretched or wrong cable', null, Part::Cable]],
+            array_map(static fn (Suspect $one): array => [$one->what, $one->cure, $one->part], $next->suspects),
+            'each with what is tapped once it was seen to',
+        );
         self::assertStringContainsString(
             'With every adjuster at its safe end it would still read about 28.0 mm, and the band ends at 20.0.',
             $next->sentence,
@@ -175,7 +183,7 @@ final class NextMoveTest extends TestCase
         $next = self::atTheEdgeFullRight(6.05, 6.0, 6.05, 6.0, 6.05, 6.0)->state->next();
         self::assertSame(PlanKind::Decide, $next->kind);
         self::assertMatchesRegularExpression(
-            '/^Bars full right: Outside with \d\d %: this caliper can say no more\. grip adjuster: not enough thread/',
+            '/^Bars full right: Outside with \d\d %: this caliper can say no more\. Grip adjuster: not enough thread/',
             $next->sentence,
         );
         self::assertStringNotContainsString('Suspect', $next->sentence);
@@ -262,7 +270,7 @@ final class NextMoveTest extends TestCase
             ->next();
         self::assertSame(PlanKind::Decide, $next->kind);
         self::assertMatchesRegularExpression(
-            '/^Inside with \d\d %: this steel rule can say no more\. A finer instrument would\. perch barrel: not enough thread/',
+            '/^Inside with \d\d %: this steel rule can say no more\. A finer instrument would\. Perch barrel: not enough thread/',
             $next->sentence,
         );
         self::assertStringNotContainsString('turn it', $next->sentence);

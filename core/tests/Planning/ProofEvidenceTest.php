@@ -370,10 +370,10 @@ final class ProofEvidenceTest extends TestCase
             self::assertSame('put_right', $job->state->progress->asks()?->key);
             self::assertSame(
                 [
-                    ['what' => 'a dry or kinked wire', 'cure' => 'oiled'],
-                    ['what' => 'a grip that rubs at the end of the bar', 'cure' => null],
-                    ['what' => 'a weak return spring', 'cure' => 'spring'],
-                    ['what' => 'a route that binds', 'cure' => 'route'],
+                    ['what' => 'a dry or kinked wire', 'cure' => 'oiled', 'part' => null],
+                    ['what' => 'a grip that rubs at the end of the bar', 'cure' => null, 'part' => null],
+                    ['what' => 'a weak return spring', 'cure' => 'spring', 'part' => null],
+                    ['what' => 'a route that binds', 'cure' => 'route', 'part' => null],
                 ],
                 BesideCodec::encode($job->state)['suspects'],
             );

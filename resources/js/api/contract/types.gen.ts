@@ -753,6 +753,10 @@ export type BenchState = {
          * What would settle what is suspected: something put right, or the distances of the hand control measured; null where nothing is suspected, or no one thing settles it.
          */
         settled_by: SettledBy | null;
+        /**
+         * What may be at fault where nothing that turns brings it inside, the likeliest first.
+         */
+        suspects: Array<Suspect>;
         recommended: string | null;
         target_mm: number | null;
         options: Array<Option>;
@@ -910,6 +914,10 @@ export type BenchState = {
              * What would settle what is suspected: something put right, or the distances of the hand control measured; null where nothing is suspected, or no one thing settles it.
              */
             settled_by: SettledBy | null;
+            /**
+             * What may be at fault where nothing that turns brings it inside, the likeliest first.
+             */
+            suspects: Array<Suspect>;
             recommended: string | null;
             target_mm: number | null;
             options: Array<Option>;
@@ -1221,13 +1229,7 @@ export type Beside = {
     /**
      * What is looked for where a proof failed and no setting cures it, the likeliest first.
      */
-    suspects: Array<{
-        what: string;
-        /**
-         * Key of the cure that is logged once it was put right; null where none has a name of its own.
-         */
-        cure: string | null;
-    }>;
+    suspects: Array<Suspect>;
     table: {
         drawing: TableDrawing;
         arm: string;
@@ -2911,6 +2913,18 @@ export type LessonFormBody = {
 };
 
 export type SettledBy = 'route' | 'oiled' | 'hand' | 'finer';
+
+export type Suspect = {
+    what: string;
+    /**
+     * Key of the cure that is logged once it was put right; null where none has a name of its own.
+     */
+    cure: string | null;
+    /**
+     * Key of the part that is logged once it was replaced.
+     */
+    part: string | null;
+};
 
 export type SignOutData = {
     body?: never;

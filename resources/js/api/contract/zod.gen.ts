@@ -1587,200 +1587,6 @@ export const zKeptTrace = z.object({
     reach_mm: z.optional(z.number())
 });
 
-/**
- * What stands beside the play: what it does at its settings, what is measured, the pull, the pack, a cable being replaced.
- */
-export const zBeside = z.object({
-    not_settable: z.nullable(z.string()),
-    cures: z.array(z.object({
-        key: z.string(),
-        label: z.string()
-    })),
-    imitators: z.array(z.string()),
-    suspects: z.array(z.object({
-        what: z.string(),
-        cure: z.nullable(z.string())
-    })),
-    table: z.nullable(z.object({
-        drawing: zTableDrawing,
-        arm: z.string(),
-        unit: z.string(),
-        plus: z.string(),
-        minus: z.string(),
-        settings: z.array(z.object({
-            key: z.string(),
-            label: z.string(),
-            at: z.number(),
-            wants: z.string(),
-            found: z.nullable(z.string()),
-            now: z.nullable(z.string()),
-            right: z.boolean(),
-            wrong: z.boolean(),
-            sees: z.array(z.object({
-                key: z.string(),
-                label: z.string(),
-                low: z.nullable(z.number()),
-                high: z.nullable(z.number())
-            }))
-        })),
-        advice: z.object({
-            kind: zTableAdviceKind,
-            sentence: z.string(),
-            how: z.string(),
-            shift: z.nullable(z.number()),
-            shift_size: z.nullable(z.string()),
-            shift_way: z.nullable(z.string()),
-            certain: z.boolean(),
-            adjuster: z.nullable(z.string()),
-            adjuster_name: z.nullable(z.string()),
-            phrase: z.nullable(z.string()),
-            body: z.nullable(z.record(z.string(), z.unknown()))
-        })
-    })),
-    measures: z.array(z.object({
-        key: zMeasureKey,
-        label: z.string(),
-        unit: z.string(),
-        decimals: z.number(),
-        runs: z.number(),
-        values: z.array(z.number()),
-        mean: z.nullable(z.number()),
-        expanded: z.nullable(z.number()),
-        before: z.nullable(z.number()),
-        low: z.nullable(z.number()),
-        high: z.nullable(z.number()),
-        verdict: zVerdictKind,
-        sentence: z.string(),
-        advice: z.nullable(z.string()),
-        chance_inside: z.nullable(z.number()),
-        note: z.nullable(z.string())
-    })),
-    window: z.nullable(z.object({
-        stroke_mm: z.number(),
-        arc_mm: z.number(),
-        margin_mm: z.number(),
-        least_mm: z.number(),
-        most_mm: z.number(),
-        tightest_mm: z.nullable(z.number()),
-        slackest_mm: z.nullable(z.number()),
-        ratio: z.number(),
-        sentence: z.string()
-    })),
-    engagement: z.nullable(z.object({
-        full_by_mm: z.number(),
-        first_mm: z.nullable(z.number()),
-        full_mm: z.nullable(z.number()),
-        margin_low_mm: z.nullable(z.number()),
-        margin_high_mm: z.nullable(z.number()),
-        reserve_mm: z.nullable(z.number()),
-        sentence: z.string()
-    })),
-    governor: z.nullable(z.object({
-        sentence: z.string(),
-        adjuster: z.nullable(z.string()),
-        adjuster_name: z.nullable(z.string()),
-        phrase: z.nullable(z.string()),
-        body: z.nullable(z.record(z.string(), z.unknown()))
-    })),
-    pull_at_mm: z.nullable(z.number()),
-    can_pull: z.boolean(),
-    pull: z.nullable(z.object({
-        now: z.nullable(z.object({
-            pull_n: z.number(),
-            release_n: z.number(),
-            tension_n: z.number(),
-            efficiency: z.number(),
-            friction: z.number()
-        })),
-        fresh: z.nullable(z.object({
-            pull_n: z.number(),
-            release_n: z.number(),
-            tension_n: z.number(),
-            efficiency: z.number(),
-            friction: z.number()
-        })),
-        problem: z.nullable(z.string()),
-        sentence: z.string()
-    })),
-    pack: z.nullable(z.object({
-        kinds: z.array(z.object({
-            key: z.string(),
-            label: z.string(),
-            count: z.number(),
-            how_to: z.string(),
-            low: z.nullable(z.number()),
-            high: z.nullable(z.number()),
-            decimals: z.number()
-        })),
-        items: z.array(z.object({
-            key: z.string(),
-            of: z.string(),
-            mean: z.number(),
-            expanded: z.number(),
-            verdict: zVerdictKind,
-            sentence: z.string()
-        })),
-        lives: z.array(z.object({
-            key: z.string(),
-            left: z.number(),
-            unit: z.string(),
-            inspections: z.number()
-        })),
-        stack_mm: z.nullable(z.number()),
-        star_order: z.array(z.number()),
-        soaking_since: z.nullable(z.string()),
-        soak_hours: z.number(),
-        bolt_nm: z.nullable(z.number()),
-        sentence: z.string(),
-        findings: z.array(z.object({
-            key: z.string(),
-            label: z.string(),
-            look_for: z.string(),
-            finding: z.nullable(z.string()),
-            remark: z.nullable(z.string())
-        }))
-    })),
-    reasons: z.array(z.object({
-        key: z.string(),
-        label: z.string()
-    })),
-    replacing: z.nullable(z.object({
-        reason: z.string(),
-        over: z.boolean(),
-        match: z.nullable(z.object({
-            verdict: zMatchVerdict,
-            label: z.string(),
-            sentence: z.string(),
-            slack_in_mm: z.nullable(z.number()),
-            take_up_mm: z.nullable(z.number()),
-            reserve_mm: z.nullable(z.number()),
-            conduit_mm: z.nullable(z.number()),
-            lands: z.array(z.object({
-                adjuster: z.string(),
-                name: z.nullable(z.string()),
-                say: z.nullable(z.string())
-            }))
-        }))
-    })),
-    photos: z.array(z.object({
-        id: z.string(),
-        of: z.string(),
-        by: z.string(),
-        at: z.string()
-    })),
-    refused: z.array(z.object({
-        part: z.string(),
-        number: z.string()
-    })),
-    cables: z.array(z.object({
-        key: z.string(),
-        label: z.string()
-    })),
-    can_measure_short: z.boolean(),
-    traces: z.array(zKeptTrace),
-    can_trace: z.boolean()
-});
-
 export const zTraceView = z.object({
     points: z.int(),
     pull: z.array(z.tuple([z.number(), z.number()])),
@@ -2355,6 +2161,203 @@ export const zSettledBy = z.enum([
     'finer'
 ]);
 
+export const zSuspect = z.object({
+    what: z.string(),
+    cure: z.nullable(z.string()),
+    part: z.nullable(z.string())
+});
+
+/**
+ * What stands beside the play: what it does at its settings, what is measured, the pull, the pack, a cable being replaced.
+ */
+export const zBeside = z.object({
+    not_settable: z.nullable(z.string()),
+    cures: z.array(z.object({
+        key: z.string(),
+        label: z.string()
+    })),
+    imitators: z.array(z.string()),
+    suspects: z.array(zSuspect),
+    table: z.nullable(z.object({
+        drawing: zTableDrawing,
+        arm: z.string(),
+        unit: z.string(),
+        plus: z.string(),
+        minus: z.string(),
+        settings: z.array(z.object({
+            key: z.string(),
+            label: z.string(),
+            at: z.number(),
+            wants: z.string(),
+            found: z.nullable(z.string()),
+            now: z.nullable(z.string()),
+            right: z.boolean(),
+            wrong: z.boolean(),
+            sees: z.array(z.object({
+                key: z.string(),
+                label: z.string(),
+                low: z.nullable(z.number()),
+                high: z.nullable(z.number())
+            }))
+        })),
+        advice: z.object({
+            kind: zTableAdviceKind,
+            sentence: z.string(),
+            how: z.string(),
+            shift: z.nullable(z.number()),
+            shift_size: z.nullable(z.string()),
+            shift_way: z.nullable(z.string()),
+            certain: z.boolean(),
+            adjuster: z.nullable(z.string()),
+            adjuster_name: z.nullable(z.string()),
+            phrase: z.nullable(z.string()),
+            body: z.nullable(z.record(z.string(), z.unknown()))
+        })
+    })),
+    measures: z.array(z.object({
+        key: zMeasureKey,
+        label: z.string(),
+        unit: z.string(),
+        decimals: z.number(),
+        runs: z.number(),
+        values: z.array(z.number()),
+        mean: z.nullable(z.number()),
+        expanded: z.nullable(z.number()),
+        before: z.nullable(z.number()),
+        low: z.nullable(z.number()),
+        high: z.nullable(z.number()),
+        verdict: zVerdictKind,
+        sentence: z.string(),
+        advice: z.nullable(z.string()),
+        chance_inside: z.nullable(z.number()),
+        note: z.nullable(z.string())
+    })),
+    window: z.nullable(z.object({
+        stroke_mm: z.number(),
+        arc_mm: z.number(),
+        margin_mm: z.number(),
+        least_mm: z.number(),
+        most_mm: z.number(),
+        tightest_mm: z.nullable(z.number()),
+        slackest_mm: z.nullable(z.number()),
+        ratio: z.number(),
+        sentence: z.string()
+    })),
+    engagement: z.nullable(z.object({
+        full_by_mm: z.number(),
+        first_mm: z.nullable(z.number()),
+        full_mm: z.nullable(z.number()),
+        margin_low_mm: z.nullable(z.number()),
+        margin_high_mm: z.nullable(z.number()),
+        reserve_mm: z.nullable(z.number()),
+        sentence: z.string()
+    })),
+    governor: z.nullable(z.object({
+        sentence: z.string(),
+        adjuster: z.nullable(z.string()),
+        adjuster_name: z.nullable(z.string()),
+        phrase: z.nullable(z.string()),
+        body: z.nullable(z.record(z.string(), z.unknown()))
+    })),
+    pull_at_mm: z.nullable(z.number()),
+    can_pull: z.boolean(),
+    pull: z.nullable(z.object({
+        now: z.nullable(z.object({
+            pull_n: z.number(),
+            release_n: z.number(),
+            tension_n: z.number(),
+            efficiency: z.number(),
+            friction: z.number()
+        })),
+        fresh: z.nullable(z.object({
+            pull_n: z.number(),
+            release_n: z.number(),
+            tension_n: z.number(),
+            efficiency: z.number(),
+            friction: z.number()
+        })),
+        problem: z.nullable(z.string()),
+        sentence: z.string()
+    })),
+    pack: z.nullable(z.object({
+        kinds: z.array(z.object({
+            key: z.string(),
+            label: z.string(),
+            count: z.number(),
+            how_to: z.string(),
+            low: z.nullable(z.number()),
+            high: z.nullable(z.number()),
+            decimals: z.number()
+        })),
+        items: z.array(z.object({
+            key: z.string(),
+            of: z.string(),
+            mean: z.number(),
+            expanded: z.number(),
+            verdict: zVerdictKind,
+            sentence: z.string()
+        })),
+        lives: z.array(z.object({
+            key: z.string(),
+            left: z.number(),
+            unit: z.string(),
+            inspections: z.number()
+        })),
+        stack_mm: z.nullable(z.number()),
+        star_order: z.array(z.number()),
+        soaking_since: z.nullable(z.string()),
+        soak_hours: z.number(),
+        bolt_nm: z.nullable(z.number()),
+        sentence: z.string(),
+        findings: z.array(z.object({
+            key: z.string(),
+            label: z.string(),
+            look_for: z.string(),
+            finding: z.nullable(z.string()),
+            remark: z.nullable(z.string())
+        }))
+    })),
+    reasons: z.array(z.object({
+        key: z.string(),
+        label: z.string()
+    })),
+    replacing: z.nullable(z.object({
+        reason: z.string(),
+        over: z.boolean(),
+        match: z.nullable(z.object({
+            verdict: zMatchVerdict,
+            label: z.string(),
+            sentence: z.string(),
+            slack_in_mm: z.nullable(z.number()),
+            take_up_mm: z.nullable(z.number()),
+            reserve_mm: z.nullable(z.number()),
+            conduit_mm: z.nullable(z.number()),
+            lands: z.array(z.object({
+                adjuster: z.string(),
+                name: z.nullable(z.string()),
+                say: z.nullable(z.string())
+            }))
+        }))
+    })),
+    photos: z.array(z.object({
+        id: z.string(),
+        of: z.string(),
+        by: z.string(),
+        at: z.string()
+    })),
+    refused: z.array(z.object({
+        part: z.string(),
+        number: z.string()
+    })),
+    cables: z.array(z.object({
+        key: z.string(),
+        label: z.string()
+    })),
+    can_measure_short: z.boolean(),
+    traces: z.array(zKeptTrace),
+    can_trace: z.boolean()
+});
+
 /**
  * Everything a job's screen shows, worked out by the core from its log.
  */
@@ -2459,6 +2462,7 @@ export const zBenchState = z.object({
         sentence: z.string(),
         looked_at: z.boolean(),
         settled_by: z.nullable(zSettledBy),
+        suspects: z.array(zSuspect),
         recommended: z.nullable(z.string()),
         target_mm: z.nullable(z.number()),
         options: z.array(zOption),
@@ -2578,6 +2582,7 @@ export const zBenchState = z.object({
             sentence: z.string(),
             looked_at: z.boolean(),
             settled_by: z.nullable(zSettledBy),
+            suspects: z.array(zSuspect),
             recommended: z.nullable(z.string()),
             target_mm: z.nullable(z.number()),
             options: z.array(zOption),

@@ -48,7 +48,7 @@ export const AskAnswers = ({ item }: { item: Item }) => {
       )}
       {remarking === null ? (
         <Flex direction="column" gap="2">
-          {item.topic === 'fault' && item.about === 'wire' && <ReplaceCable vivid />}
+          {item.topic === 'fault' && item.about === 'wire' && <ReplaceCable look="vivid" />}
           {item.answers.map((one, n) => (
             <AnswerButton
               key={one.word}

@@ -5,9 +5,13 @@ import { Button, Field, FieldLabel } from '../../../components/Buttons';
 import { capital } from '../../../lib/capital';
 import { useArmed } from '../useArmed';
 import { useBench } from '../useBench';
+import { FitPart } from './FitPart';
+import { ReplaceCable } from './ReplaceCable';
 
 /** The one that says nothing of itself: what was done is written out. */
 const unnamed = 'other';
+
+const CABLE = 'cable';
 
 const SECOND_TAP_MS = 700;
 
@@ -23,10 +27,19 @@ type Props = {
   none?: ReactNode;
 };
 
+/** What it is logged as: the part that is replaced, or its cure; what has no name of its own is told in words. */
+const keyOf = ({ cure, part }: Suspect): string => (part === null ? (cure ?? unnamed) : `part:${part}`);
+
+/** A cable is replaced by its steps; of another part it is logged that a new one went on. */
+const Replaced = ({ part }: { part: string | null }) => {
+  if (part === null) return null;
+  return part === CABLE ? <ReplaceCable look="plain" /> : <FitPart part={part} />;
+};
+
 /** What is looked for, as a sentence over the button of its cure. */
 const Looked = ({ suspects }: { suspects: readonly Suspect[] }) =>
   suspects.length === 0 ? null : (
-    <Box fontWeight="bold" lineHeight="snug" data-suspect>
+    <Box fontWeight="bold" lineHeight="snug" marginTop="2" data-suspect>
       {capital(suspects.map((one) => one.what).join(', or '))}
     </Box>
   );
@@ -35,17 +48,16 @@ const Looked = ({ suspects }: { suspects: readonly Suspect[] }) =>
 export const Cures = ({ tall = false, first, suspects = [], none }: Props) => {
   const { state, send } = useBench();
   const [telling, setTelling] = useState(false);
+  const [more, setMore] = useState(false);
   const [words, setWords] = useState('');
   const field = useId();
   // The same tap must not be logged twice, without a server either, nor fall on what was drawn anew under the finger.
   const armed = useArmed(state.head);
   const last = useRef(0);
-  const rank = (cure: string): number => {
-    const place = cure === first ? 0 : suspects.findIndex((one) => (one.cure ?? unnamed) === cure);
-    return place < 0 ? suspects.length : place;
-  };
-  const cures = [...state.beside.cures].sort((one, other) => rank(one.key) - rank(other.key));
-  const unsuspected = cures.find((one) => rank(one.key) === suspects.length)?.key;
+  const { cures } = state.beside;
+  const looked = [...new Set(suspects.map(keyOf))];
+  const rest = cures.filter((one) => !looked.includes(one.key));
+  const others = [...rest].sort((one, other) => Number(other.key === first) - Number(one.key === first));
   const tap = (cure: string) => {
     if (!armed || Date.now() - last.current < SECOND_TAP_MS) return;
     if (cure === unnamed) setTelling(!telling);
@@ -57,6 +69,21 @@ export const Cures = ({ tall = false, first, suspects = [], none }: Props) => {
     setTelling(false);
     setWords('');
   };
+  const button = ({ key, label }: { key: string; label: string }) => (
+    <Button
+      key={key}
+      look={key === first ? 'vivid' : 'plain'}
+      size={key === first ? 'tall' : tall ? undefined : 'small'}
+      data-primary={key === first ? true : undefined}
+      justifyContent={tall && key !== first ? 'flex-start' : 'center'}
+      flexShrink="0"
+      aria-expanded={key === unnamed ? telling : undefined}
+      onClick={() => tap(key)}
+      data-cure={key}
+    >
+      {label}
+    </Button>
+  );
   return (
     <Box>
       {/* On a phone one line, drawn along: the next action and its pad stay in sight. */}
@@ -71,31 +98,33 @@ export const Cures = ({ tall = false, first, suspects = [], none }: Props) => {
         role="group"
         aria-label="What was put right, if anything"
       >
-        {first === undefined && suspects.length === 0 && none}
-        {cures.map(({ key, label }) => (
+        {looked.map((key) => (
           <Fragment key={key}>
-            {suspects.length > 0 && key === unsuspected && (
-              <>
-                {none}
-                <Box textStyle="small">Or something else:</Box>
-              </>
-            )}
-            <Looked suspects={suspects.filter((one) => (one.cure ?? unnamed) === key)} />
-            <Button
-              look={key === first ? 'vivid' : 'plain'}
-              size={key === first ? 'tall' : tall ? undefined : 'small'}
-              data-primary={key === first ? true : undefined}
-              justifyContent={tall && key !== first ? 'flex-start' : 'center'}
-              flexShrink="0"
-              aria-expanded={key === unnamed ? telling : undefined}
-              onClick={() => tap(key)}
-              data-cure={key}
-            >
-              {label}
-            </Button>
-            {key === first && none}
+            <Looked suspects={suspects.filter((one) => keyOf(one) === key)} />
+            <Replaced part={suspects.find((one) => keyOf(one) === key)?.part ?? null} />
+            {cures.filter((one) => one.key === key).map(button)}
           </Fragment>
         ))}
+        {(first === undefined || looked.length > 0) && none}
+        {looked.length > 0 && (
+          <Button
+            look="link"
+            paddingInline="0"
+            alignSelf="flex-start"
+            aria-expanded={more}
+            onClick={() => setMore(!more)}
+            data-more-cures
+          >
+            More that can be put right
+          </Button>
+        )}
+        {(looked.length === 0 || more) &&
+          others.map((one) => (
+            <Fragment key={one.key}>
+              {button(one)}
+              {one.key === first && none}
+            </Fragment>
+          ))}
       </Flex>
       {telling && (
         <form

@@ -310,7 +310,7 @@ const NoMove = () => {
       )}
       {inVain && (
         <>
-          <ReplaceCable vivid />
+          <ReplaceCable look="vivid" />
           <HangTag />
         </>
       )}
@@ -318,10 +318,14 @@ const NoMove = () => {
       {settledBy === 'finer' && <FinerInstrument />}
       {looks && (
         <>
-          <Box textStyle="small">{lookedFor(inVain, settledBy)} It is read again then.</Box>
+          <Box textStyle="small">
+            {state.next.suspects.length > 0 && 'Look for these. '}
+            {lookedFor(inVain, settledBy)} It is read again then.
+          </Box>
           <Cures
             tall={!isHidden}
             first={settledBy ?? undefined}
+            suspects={state.next.suspects}
             none={
               state.next.kind !== 'out_of_thread' &&
               settledBy !== 'hand' && <NothingFound says="Looked, nothing found: read anew" />

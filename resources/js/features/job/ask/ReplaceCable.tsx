@@ -6,7 +6,8 @@ import { PickOne } from '../../../components/PickOne';
 import { useBench } from '../useBench';
 
 /** Begins the steps of fitting another cable, with its reason. Nothing where one is being fitted, or there is none. */
-export const ReplaceCable = ({ vivid = false }: { vivid?: boolean }) => {
+export const ReplaceCable = ({ look = 'link' }: { look?: 'vivid' | 'plain' | 'link' }) => {
+  const vivid = look === 'vivid';
   const { state, send } = useBench();
   const [open, setOpen] = useState(false);
   const [reason, setReason] = useState<string | null>(null);
@@ -17,12 +18,13 @@ export const ReplaceCable = ({ vivid = false }: { vivid?: boolean }) => {
   return (
     <>
       <Button
-        look={vivid ? 'vivid' : 'link'}
+        look={look}
         size={vivid ? 'tall' : 'touch'}
-        paddingInline={vivid ? undefined : '0'}
+        paddingInline={look === 'link' ? '0' : undefined}
+        justifyContent={look === 'plain' ? 'flex-start' : undefined}
         onClick={() => setOpen(true)}
-        data-replace={vivid ? undefined : true}
-        data-replace-now={vivid || undefined}
+        data-replace={look === 'link' ? true : undefined}
+        data-replace-now={look === 'link' ? undefined : true}
         data-primary={vivid && !open ? true : undefined}
       >
         Replace the cable
