@@ -25,7 +25,7 @@ final readonly class Limits
 {
     public const FREE_FIRST = 'Free it, and say so; or replace it. Nothing is said of another part before that.';
 
-    /** @param  list<Suspect>  $suspects  what may be at fault, the likeliest first; none where something still reaches */
+    /** @param  list<Suspect>  $suspects  what may be at fault, cheap looks first; none where something still reaches */
     private function __construct(public string $sentence, public array $suspects) {}
 
     /** @param  array<string, AdjusterAdvice>  $options */
