@@ -155,6 +155,7 @@ final class SettingTest extends BrowserTestCase
             ->click('[data-part=cable]')
             ->clickText('Log it')
             ->settled()
+            ->gone('[role=dialog]')
             ->see('Inner wire')
             ->line('ok', 'ok')
             ->see('New cable fitted', 'Changed: pull it fully');

@@ -88,6 +88,28 @@ final class ThrottleJobTest extends BrowserTestCase
         self::assertStringNotContainsString('Do not run', $this->text('main'));
     }
 
+    /** What is suspected stands over the button that sees to it, and the rest is one tap away. */
+    public function test_where_no_move_reaches_the_cable_is_replaced_from_the_card(): void
+    {
+        $this
+            ->as('ines')
+            ->onBench(
+                $this->machineLike('RT-20', 'TJ-28'),
+                'throttle',
+                Preparation::RIGHT,
+                ...['12', '12', '12', 'thread 9 mm', 'thread 9 mm'],
+            )
+            ->window(390, 844);
+        $this
+            ->see('No move reaches the band', 'A conduit out of its seat', 'A stretched or wrong cable')
+            ->gone('[data-ask] [data-cure=groove]')
+            ->accessible('no move reaches the band, on a phone')
+            ->armed()
+            ->click('[data-ask] [data-more-cures]')
+            ->await('[data-ask] [data-cure=groove]');
+        $this->click('[data-ask] [data-replace-now]')->see('Why is it replaced?');
+    }
+
     public function test_what_failed_is_looked_for_likeliest_first_and_tried_anew_where_nothing_is_found(): void
     {
         $this

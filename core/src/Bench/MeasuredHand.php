@@ -68,7 +68,7 @@ final readonly class MeasuredHand
             throw Refused::because(
                 'By that the '.$point->named(lcfirst($state->run->hand->name)).' would move '.Figure::ratio($ratio)
                     .' mm for 1 mm of wire'
-                    .($drawn === null ? '' : ', and by its drawing it is '.Figure::ratio($drawn))
+                    .($drawn === null ? '' : ', and '.Figure::ratio($drawn).' is known of it')
                     .'. Measure both again, and type both in one unit.',
             );
         }

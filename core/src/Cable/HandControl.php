@@ -47,6 +47,14 @@ final readonly class HandControl
         return new self($this->kind, $this->name, $this->wireMm, $this->pointMm, Knowledge::Drawn);
     }
 
+    /** Whether how far this point moves was measured in this job. */
+    public function isMeasuredAt(ReadingPoint $point): bool
+    {
+        $read = $point === ReadingPoint::GripBackward ? ReadingPoint::GripFlange : $point;
+
+        return $this->isMeasuredHere && in_array($read, $this->measurable($point), true);
+    }
+
     /**
      * The reading points whose distances tell how far they move for a millimetre of wire, those of the spec's figure
      * and of the drawing; none where play is read at the cable itself.

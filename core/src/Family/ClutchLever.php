@@ -8,6 +8,7 @@ use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\CouplingRatio;
 use VividPull\Core\Cable\HandKind;
 use VividPull\Core\Cable\Knowledge;
+use VividPull\Core\Cable\Part;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Procedure\Bearing;
@@ -149,7 +150,7 @@ final readonly class ClutchLever extends CommonFamily
             ], ['holds'], self::RUNNING
                 .' Once and briefly: a clutch that slips gets hot. Or as the book has it.')->running()->erring(['slips' => Bearing::Taut])->suspecting(
                     Suspect::of('the wrong or old oil'),
-                    Suspect::of('worn or burnt plates'),
+                    Suspect::toReplace('worn or burnt plates', Part::Plates),
                     Suspect::of('weak clutch springs'),
                 ),
             Proof::choice('bite', 'Where does it bite?', [

@@ -150,7 +150,8 @@ final readonly class Learning
     public static function prior(Spec $spec, Run $run, Facts $facts): RatioPrior
     {
         // What was measured on this machine wins over what its readings seemed to tell before.
-        $taught = $run->hand->isMeasuredHere ? null : $facts->standing->taughtAt($spec->play()->point);
+        $point = $spec->play()->point;
+        $taught = $run->hand->isMeasuredAt($point) ? null : $facts->standing->taughtAt($point);
 
         return $taught ?? self::drawn($spec, $run);
     }

@@ -147,11 +147,11 @@ final class HandMeasuredTest extends TestCase
         ];
         yield 'a slipped decimal point' => [
             ['wire_mm' => 3.8, 'point_mm' => ['lever_tip' => 132, 'perch_gap' => 31]],
-            'By that the lever tip would move 34.7 mm for 1 mm of wire, and by its drawing it is 3.5. Measure both again, and type both in one unit.',
+            'By that the lever tip would move 34.7 mm for 1 mm of wire, and 3.5 is known of it. Measure both again, and type both in one unit.',
         ];
         yield 'the two the wrong way round' => [
             ['wire_mm' => 132, 'point_mm' => ['lever_tip' => 38, 'perch_gap' => 31]],
-            'By that the lever tip would move 0.3 mm for 1 mm of wire, and by its drawing it is 3.5. Measure both again, and type both in one unit.',
+            'By that the lever tip would move 0.3 mm for 1 mm of wire, and 3.5 is known of it. Measure both again, and type both in one unit.',
         ];
     }
 

@@ -355,6 +355,7 @@ final class ProofEvidenceTest extends TestCase
                 foreach ($proof->suspects as $suspect) {
                     $cured += $suspect->cure === null ? 0 : 1;
                     self::assertContains($suspect->cure ?? Cure::Other, Families::of($key)->cures(), $suspect->what);
+                    self::assertTrue($suspect->cure === null || $suspect->part === null, $suspect->what);
                 }
             }
         }
