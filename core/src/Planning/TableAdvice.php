@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Planning;
 
+use VividPull\Core\Procedure\Suspect;
 use VividPull\Core\Quantity\Steps;
 
 /** What to do about a table of outcomes: try a setting, move one cable, or stop looking for an offset. */
@@ -21,11 +22,19 @@ final readonly class TableAdvice
         public string $how,
         /** Whether every offset that fits what was seen would be cured by it. */
         public bool $isCertain,
+        /** @var list<Suspect> what may be at fault where no cable reaches it, the likeliest first */
+        public array $suspects = [],
     ) {}
 
     public static function say(TableAdviceKind $kind, string $sentence): self
     {
         return new self($kind, $sentence, null, null, null, $sentence, false);
+    }
+
+    /** @param  list<Suspect>  $suspects */
+    public static function stuck(TableAdviceKind $kind, string $sentence, array $suspects): self
+    {
+        return new self($kind, $sentence, null, null, null, $sentence, false, $suspects);
     }
 
     public static function move(

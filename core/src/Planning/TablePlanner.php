@@ -15,6 +15,8 @@ use VividPull\Core\Learning\HalfPlane;
 use VividPull\Core\Learning\Interval;
 use VividPull\Core\Learning\OffsetBounds;
 use VividPull\Core\Procedure\Bearing;
+use VividPull\Core\Procedure\Cure;
+use VividPull\Core\Procedure\Suspect;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\ArmLook;
 use VividPull\Core\Spec\Mover;
@@ -58,10 +60,11 @@ final readonly class TablePlanner
         }
         $stands = $this->table->isLearned() ? [] : $this->standsTogether();
         if ($stands === null) {
-            return TableAdvice::say(
+            return TableAdvice::stuck(
                 TableAdviceKind::Contradiction,
                 'No offset explains all that was seen: '.$this->told()
                     .'. Suspect a bent arm, a worn or wrong part, or a setting tried wrongly. Take the doubtful one back and try it again.',
+                self::bentOrWorn(),
             );
         }
         $unsaid = $this->unsaidMove();
@@ -74,10 +77,11 @@ final readonly class TablePlanner
         $untold = $this->state->untold(true);
 
         if (count($this->facts->readings->moves) >= $this->mostMoves()) {
-            return TableAdvice::say(
+            return TableAdvice::stuck(
                 TableAdviceKind::OutOfReach,
                 $this->mostMoves()
                     .' moves have not brought it right. Suspect a bent arm or bracket, or a worn or wrong part.',
+                self::bentOrWorn(),
             );
         }
 
@@ -143,16 +147,18 @@ final readonly class TablePlanner
         return (new MeetingArm($this->state, $this->run, $this->facts, $this->movers))->next()
             ?? ($seized === []
                 ? null
-                : TableAdvice::say(
+                : TableAdvice::stuck(
                     TableAdviceKind::OutOfReach,
                     'With the others alone it cannot be brought right, and the '
                         .implode(' and the ', array_map(static fn (Adjuster $one): string => $one->name(), $seized))
                         .' will not turn. '.AdjusterAdvice::FREE.' '.Limits::FREE_FIRST,
+                    [Suspect::of('the adjuster that will not turn', Cure::Freed)],
                 ))
-            ?? TableAdvice::say(
+            ?? TableAdvice::stuck(
                 TableAdviceKind::OutOfReach,
                 'By what was seen no place of any cable is left: '.$this->told()
                     .'. Suspect a bent arm or bracket, or a worn or wrong part.',
+                self::bentOrWorn(),
             );
     }
 
@@ -221,12 +227,15 @@ final readonly class TablePlanner
      */
     private function outOfReach(array $seized, array $reasons): TableAdvice
     {
-        return TableAdvice::say(
+        return TableAdvice::stuck(
             TableAdviceKind::OutOfReach,
             $seized !== []
                 ? 'The '.implode(' and the ', $seized).' will not turn. '.AdjusterAdvice::FREE.' '.Limits::FREE_FIRST
                 : 'By what was seen ('.$this->told().') no position is left: '.implode('; ', $reasons)
                     .'. Suspect a bent arm or bracket, or a worn or wrong part.',
+            $seized === []
+                ? self::bentOrWorn()
+                : [Suspect::of('the adjuster that will not turn', Cure::Freed)],
         );
     }
 
@@ -418,10 +427,11 @@ final readonly class TablePlanner
     {
         $unit = $adjuster->counting()->unit->value;
 
-        return TableAdvice::say(
+        return TableAdvice::stuck(
             TableAdviceKind::OutOfReach,
             "No {$unit} does both: one was too little and the next too much. Look further: "
                 .implode(' ', Families::of($this->spec->family)->imitators()),
+            [],
         );
     }
 
@@ -516,5 +526,11 @@ final readonly class TablePlanner
         }
 
         return implode(', ', $told);
+    }
+
+    /** @return list<Suspect> */
+    private static function bentOrWorn(): array
+    {
+        return [Suspect::of('a bent arm or bracket', Cure::Mount), Suspect::of('a worn or wrong part')];
     }
 }

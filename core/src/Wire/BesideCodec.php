@@ -150,6 +150,7 @@ final readonly class BesideCodec
                 'shift_size' => $advice->shift === null ? null : $state->table->saySize($advice->shift),
                 'shift_way' => $advice->shift === null ? null : $state->table->way($advice->shift),
                 'certain' => $advice->isCertain,
+                'suspects' => SuspectCodec::encode(Families::of($this->state->spec->family), $advice->suspects),
                 ...$this->moveOf($advice->adjuster, $advice->steps),
             ],
         ];

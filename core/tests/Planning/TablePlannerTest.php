@@ -13,6 +13,8 @@ use VividPull\Core\Family\SpeedSelector;
 use VividPull\Core\Planning\TableAdvice;
 use VividPull\Core\Planning\TableAdviceKind;
 use VividPull\Core\Planning\TablePlanner;
+use VividPull\Core\Procedure\Cure;
+use VividPull\Core\Procedure\Suspect;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\Mover;
 use VividPull\Core\Spec\OutcomeSetting;
@@ -153,6 +155,10 @@ final class TablePlannerTest extends TestCase
             ['r2' => 'forward', 'r1' => 'reverse', 'f1' => 'forward'],
         ));
         self::assertSame(TableAdviceKind::Contradiction, $advice->kind);
+        self::assertSame(
+            [['a bent arm or bracket', Cure::Mount], ['a worn or wrong part', null]],
+            array_map(static fn (Suspect $one): array => [$one->what, $one->cure], $advice->suspects),
+        );
         self::assertStringContainsString('Suspect a bent arm, a worn or wrong part', $advice->sentence);
     }
 

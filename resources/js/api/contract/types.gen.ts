@@ -1269,6 +1269,10 @@ export type Beside = {
             shift_size: string | null;
             shift_way: string | null;
             certain: boolean;
+            /**
+             * What may be at fault where no cable reaches it, the likeliest first.
+             */
+            suspects: Array<Suspect>;
             adjuster: string | null;
             adjuster_name: string | null;
             phrase: string | null;

@@ -2208,6 +2208,7 @@ export const zBeside = z.object({
             shift_size: z.nullable(z.string()),
             shift_way: z.nullable(z.string()),
             certain: z.boolean(),
+            suspects: z.array(zSuspect),
             adjuster: z.nullable(z.string()),
             adjuster_name: z.nullable(z.string()),
             phrase: z.nullable(z.string()),

@@ -1,3 +1,4 @@
+import type { OutcomeTable } from '../../api/beside';
 import { zPose } from '../../api/contract/zod.gen';
 import type {
   Adjuster,
@@ -150,6 +151,10 @@ export const isLookedFor = (item: Item | null, state: BenchState): boolean =>
   state.check?.on !== true &&
   state.next.settled_by !== 'finer' &&
   NO_MOVE_HELPS.includes(state.next.kind);
+
+/** No cable brings a table right: what may be at fault has its mends at the card itself. */
+export const isStuck = ({ advice }: Pick<OutcomeTable, 'advice'>): boolean =>
+  advice.kind === 'contradiction' || advice.kind === 'out_of_reach';
 
 /** Whether a bare value is a reading of play here. */
 export const takesReading = (item: Item | null, state: BenchState): boolean =>

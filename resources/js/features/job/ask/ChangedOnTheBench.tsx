@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { isLookedFor } from '../asks';
+import { isLookedFor, isStuck } from '../asks';
 import { useBench } from '../useBench';
 import { Cures } from './Cures';
 
@@ -9,7 +9,8 @@ export const ChangedOnTheBench = () => {
   // Nothing is taken in hand before it is safe to; a check changes nothing; and where this is what is asked, it has its card.
   if (state.closed !== null || state.stage === 'make_safe' || state.check?.on === true || state.asks === 'put_right')
     return null;
-  if (isLookedFor(item, state)) return null;
+  const { table } = state.beside;
+  if (isLookedFor(item, state) || (item?.topic === 'in_band' && table !== null && isStuck(table))) return null;
   return (
     <Box data-changed>
       <Box textStyle="eyebrow">Put right just now? Tap it</Box>

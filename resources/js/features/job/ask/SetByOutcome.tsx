@@ -3,9 +3,11 @@ import { useState } from 'react';
 import type { OutcomeTable } from '../../../api/beside';
 import { Button } from '../../../components/Buttons';
 import { Caution } from '../../../components/Caution';
+import { isStuck } from '../asks';
 import { useArmed } from '../useArmed';
 import { useBench, useOutboxStatus } from '../useBench';
 import { AskCard } from './AskCard';
+import { Cures } from './Cures';
 import { HangTag } from './HangTag';
 import { MoveDialog } from './MoveDialog';
 
@@ -13,7 +15,7 @@ import { MoveDialog } from './MoveDialog';
 export const SetByOutcome = ({ table }: { table: OutcomeTable }) => {
   const { advice } = table;
   if (advice.kind === 'move') return <Shift table={table} />;
-  const stop = advice.kind === 'contradiction' || advice.kind === 'out_of_reach';
+  const stop = isStuck(table);
   const titles = {
     try: 'Try it again',
     which_way: `Which way did the ${table.arm} go?`,
@@ -26,8 +28,14 @@ export const SetByOutcome = ({ table }: { table: OutcomeTable }) => {
       <Box lineHeight="snug" data-advice={advice.kind}>
         {advice.sentence}
       </Box>
-      <Imitators />
-      {stop && <HangTag />}
+      {advice.suspects.length === 0 && <Imitators />}
+      {stop && (
+        <>
+          <Box textStyle="small">Tap what was put right. Every setting is tried again then.</Box>
+          <Cures tall suspects={advice.suspects} />
+          <HangTag />
+        </>
+      )}
     </AskCard>
   );
 };
