@@ -93,7 +93,7 @@ final class FamiliesTest extends BrowserTestCase
             ->see('Where the slotted bracket stands')
             ->line('10');
         $this
-            ->see('This is no offset', 'Suspect a bent arm, a worn or wrong part', 'Tag it: do not run')
+            ->see('The settings contradict each other', 'Suspect a bent arm, a worn or wrong part', 'Tag it: do not run')
             ->see('A bent arm or bracket', 'Tap what was put right. Every setting is tried again then.')
             ->gone('[data-changed]')
             ->accessible('marks that contradict each other');

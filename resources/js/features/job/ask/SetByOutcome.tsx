@@ -20,7 +20,7 @@ export const SetByOutcome = ({ table }: { table: OutcomeTable }) => {
     try: 'Try it again',
     which_way: `Which way did the ${table.arm} go?`,
     right: 'Every setting is right',
-    contradiction: 'This is no offset',
+    contradiction: 'The settings contradict each other',
     out_of_reach: 'No cable reaches it',
   } as const satisfies Record<typeof advice.kind, string>;
   return (
