@@ -19,6 +19,7 @@ use VividPull\Core\Measurement\Conformity;
 use VividPull\Core\Procedure\Bearing;
 use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Procedure\Proof;
+use VividPull\Core\Procedure\Suspect;
 use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Spec\SpecBand;
@@ -255,6 +256,17 @@ final readonly class ProofEvidence
             $this->ofSlack() !== [] => ' No step that way is left inside the band.',
             default => '',
         };
+    }
+
+    /** @return list<Suspect> what is looked for where no setting cures it: of each that failed, the likeliest first */
+    public function suspects(): array
+    {
+        $suspects = [];
+        foreach ($this->failed as $one) {
+            $suspects += array_column($one['proof']->suspects, null, 'what');
+        }
+
+        return array_values($suspects);
     }
 
     /** The same, and where to look. */

@@ -18,7 +18,6 @@ use VividPull\Core\Log\Entry\PartRefused;
 use VividPull\Core\Log\Entry\PhotoTaken;
 use VividPull\Core\Measurement\WearLife;
 use VividPull\Core\Planning\CableMatch;
-use VividPull\Core\Planning\LookedFor;
 use VividPull\Core\Planning\ProofEvidence;
 use VividPull\Core\Planning\TablePlanner;
 use VividPull\Core\Procedure\Cure;
@@ -40,7 +39,12 @@ use VividPull\Core\Spec\PullFigure;
  */
 final readonly class BesideCodec
 {
-    private function __construct(private BenchState $state) {}
+    private ProofEvidence $evidence;
+
+    private function __construct(private BenchState $state)
+    {
+        $this->evidence = ProofEvidence::of($state->spec, $state->run, $state->facts);
+    }
 
     /** @return array<string, mixed> */
     public static function encode(BenchState $state): array
@@ -58,10 +62,7 @@ final readonly class BesideCodec
                 $family->cures(),
             ),
             'imitators' => $family->imitators(),
-            'suspects' => SuspectCodec::encode(
-                $family,
-                LookedFor::of($this->state->spec, $this->state->run, $this->state->facts),
-            ),
+            'suspects' => SuspectCodec::encode($family, $this->evidence->suspects()),
         ];
     }
 
@@ -105,9 +106,7 @@ final readonly class BesideCodec
     /** Whether it did not open fully: how far it still has to go can be measured then. */
     private function isShortOfOpen(): bool
     {
-        $failed = ProofEvidence::of($this->state->spec, $this->state->run, $this->state->facts)->failed;
-
-        return array_filter($failed, static fn (array $one): bool => $one['proof']->key === Proof::WIDE_OPEN) !== [];
+        return array_filter($this->evidence->failed, static fn (array $one): bool => $one['proof']->key === Proof::WIDE_OPEN) !== [];
     }
 
     /** @return array<string, string> */
