@@ -106,7 +106,12 @@ final readonly class BesideCodec
     /** Whether it did not open fully: how far it still has to go can be measured then. */
     private function isShortOfOpen(): bool
     {
-        return array_filter($this->evidence->failed, static fn (array $one): bool => $one['proof']->key === Proof::WIDE_OPEN) !== [];
+        $short = array_filter(
+            $this->evidence->failed,
+            static fn (array $one): bool => $one['proof']->key === Proof::WIDE_OPEN,
+        );
+
+        return $short !== [];
     }
 
     /** @return array<string, string> */
