@@ -1,4 +1,5 @@
 import react from '@vitejs/plugin-react';
+import { FontaineTransform } from 'fontaine';
 import laravel from 'laravel-vite-plugin';
 import { defineConfig, type Plugin } from 'vite';
 
@@ -54,7 +55,16 @@ const stylesOnce: Plugin = {
   },
 };
 
+/** Until the workshop's own letters are there, those of the device stand at their width and height: nothing on the screen jumps. */
+const lettersMeanwhile = FontaineTransform.vite({ fallbacks: ['Helvetica Neue', 'Roboto', 'Arial'] });
+
 export default defineConfig({
-  plugins: [parsersWhenAsked, stylesOnce, laravel({ input: ['resources/js/main.tsx'] }), react({ compiler: true })],
+  plugins: [
+    lettersMeanwhile,
+    parsersWhenAsked,
+    stylesOnce,
+    laravel({ input: ['resources/js/main.tsx'] }),
+    react({ compiler: true }),
+  ],
   build: { target: 'es2022' },
 });

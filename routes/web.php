@@ -13,6 +13,7 @@ use App\Http\Controllers\GaugeController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\MachineController;
 use App\Http\Controllers\MachineKeepingController;
+use App\Http\Controllers\PageController;
 use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\PracticeController;
@@ -191,4 +192,4 @@ Route::redirect('favicon.ico', '/icon.svg')->withoutMiddleware('web');
 
 // Every other address is the one page, which finds its own way. It says nothing of anybody, so looking at it begins no
 // session.
-Route::view('{any}', 'app')->where('any', '.*')->withoutMiddleware('web');
+Route::get('{address?}', PageController::class)->where('address', '.*')->withoutMiddleware('web');

@@ -20,76 +20,34 @@ import { useKept } from './lib/store';
 import { keepAnswer } from './offline/register';
 import { showIn } from './theme/night';
 
-/** The screens, each fetched when somebody goes there. */
-const load = {
-  BenchScreen: () => import('./features/bench/BenchScreen'),
-  MachinesScreen: () => import('./features/machines/MachinesScreen'),
-  MachineScreen: () => import('./features/machines/MachineScreen'),
-  AddControlScreen: () => import('./features/machines/AddControlScreen'),
-  ServiceScreen: () => import('./features/machines/ServiceScreen'),
-  JobScreen: () => import('./features/job/JobScreen'),
-  TraceScreen: () => import('./features/trace/TraceScreen'),
-  SpecsScreen: () => import('./features/specs/SpecsScreen'),
-  SpecScreen: () => import('./features/specs/SpecScreen'),
-  SpecEditScreen: () => import('./features/specs/SpecEditScreen'),
-  CausesScreen: () => import('./features/cause/CausesScreen'),
-  CountsScreen: () => import('./features/cause/CountsScreen'),
-  ComplainScreen: () => import('./features/cause/ComplainScreen'),
-  ComplaintScreen: () => import('./features/cause/ComplaintScreen'),
-  DueScreen: () => import('./features/due/DueScreen'),
-  LabelScreen: () => import('./features/label/LabelScreen'),
-  ShopScreen: () => import('./features/shop/ShopScreen'),
-  CablesScreen: () => import('./features/cables/CablesScreen'),
-  FittingScreen: () => import('./features/cables/FittingScreen'),
-  ChecksScreen: () => import('./features/shelf/ChecksScreen'),
-  GaugesScreen: () => import('./features/shelf/GaugesScreen'),
-  ShelfScreen: () => import('./features/shelf/ShelfScreen'),
-  PracticeScreen: () => import('./features/practice/PracticeScreen'),
-  AttemptScreen: () => import('./features/practice/AttemptScreen'),
-  LearnersScreen: () => import('./features/practice/LearnersScreen'),
-  LessonFormScreen: () => import('./features/practice/LessonFormScreen'),
-  NothingHere: () => import('./features/NothingHere'),
-};
-const BenchScreen = lazy(load.BenchScreen);
-const MachinesScreen = lazy(load.MachinesScreen);
-const MachineScreen = lazy(load.MachineScreen);
-const AddControlScreen = lazy(load.AddControlScreen);
-const ServiceScreen = lazy(load.ServiceScreen);
-const JobScreen = lazy(load.JobScreen);
-const TraceScreen = lazy(load.TraceScreen);
-const SpecsScreen = lazy(load.SpecsScreen);
-const SpecScreen = lazy(load.SpecScreen);
-const SpecEditScreen = lazy(load.SpecEditScreen);
-const CausesScreen = lazy(load.CausesScreen);
-const CountsScreen = lazy(load.CountsScreen);
-const ComplainScreen = lazy(load.ComplainScreen);
-const ComplaintScreen = lazy(load.ComplaintScreen);
-const DueScreen = lazy(load.DueScreen);
-const LabelScreen = lazy(load.LabelScreen);
-const ShopScreen = lazy(load.ShopScreen);
-const CablesScreen = lazy(load.CablesScreen);
-const FittingScreen = lazy(load.FittingScreen);
-const ChecksScreen = lazy(load.ChecksScreen);
-const GaugesScreen = lazy(load.GaugesScreen);
-const ShelfScreen = lazy(load.ShelfScreen);
-const PracticeScreen = lazy(load.PracticeScreen);
-const AttemptScreen = lazy(load.AttemptScreen);
-const LearnersScreen = lazy(load.LearnersScreen);
-const LessonFormScreen = lazy(load.LessonFormScreen);
-const NothingHere = lazy(load.NothingHere);
-
-/** What is looked at every day is on its way while the server still says who is signed in. */
-const daily: readonly (readonly [RegExp, () => Promise<unknown>])[] = [
-  [/^\/$/, load.BenchScreen],
-  [/^\/machines$/, load.MachinesScreen],
-  [/^\/machines\/[^/]+$/, load.MachineScreen],
-  [/^\/jobs\/[^/]+$/, load.JobScreen],
-  [/^\/due$/, load.DueScreen],
-];
-// One that does not come is asked for again by the screen itself.
-daily
-  .find(([path]) => path.test(window.location.pathname))?.[1]()
-  .catch(() => undefined);
+/** The screens, each fetched when somebody goes there. The one that the page opens with comes beside it (PageController). */
+const BenchScreen = lazy(() => import('./features/bench/BenchScreen'));
+const MachinesScreen = lazy(() => import('./features/machines/MachinesScreen'));
+const MachineScreen = lazy(() => import('./features/machines/MachineScreen'));
+const AddControlScreen = lazy(() => import('./features/machines/AddControlScreen'));
+const ServiceScreen = lazy(() => import('./features/machines/ServiceScreen'));
+const JobScreen = lazy(() => import('./features/job/JobScreen'));
+const TraceScreen = lazy(() => import('./features/trace/TraceScreen'));
+const SpecsScreen = lazy(() => import('./features/specs/SpecsScreen'));
+const SpecScreen = lazy(() => import('./features/specs/SpecScreen'));
+const SpecEditScreen = lazy(() => import('./features/specs/SpecEditScreen'));
+const CausesScreen = lazy(() => import('./features/cause/CausesScreen'));
+const CountsScreen = lazy(() => import('./features/cause/CountsScreen'));
+const ComplainScreen = lazy(() => import('./features/cause/ComplainScreen'));
+const ComplaintScreen = lazy(() => import('./features/cause/ComplaintScreen'));
+const DueScreen = lazy(() => import('./features/due/DueScreen'));
+const LabelScreen = lazy(() => import('./features/label/LabelScreen'));
+const ShopScreen = lazy(() => import('./features/shop/ShopScreen'));
+const CablesScreen = lazy(() => import('./features/cables/CablesScreen'));
+const FittingScreen = lazy(() => import('./features/cables/FittingScreen'));
+const ChecksScreen = lazy(() => import('./features/shelf/ChecksScreen'));
+const GaugesScreen = lazy(() => import('./features/shelf/GaugesScreen'));
+const ShelfScreen = lazy(() => import('./features/shelf/ShelfScreen'));
+const PracticeScreen = lazy(() => import('./features/practice/PracticeScreen'));
+const AttemptScreen = lazy(() => import('./features/practice/AttemptScreen'));
+const LearnersScreen = lazy(() => import('./features/practice/LearnersScreen'));
+const LessonFormScreen = lazy(() => import('./features/practice/LessonFormScreen'));
+const NothingHere = lazy(() => import('./features/NothingHere'));
 
 /** Who is signed in decides what is shown; a session that ends keeps the screen and asks for the password over it. */
 export const App = () => {

@@ -451,6 +451,42 @@ final class ScreensTest extends BrowserTestCase
         self::assertSame([], $faults);
     }
 
+    public function test_nothing_on_a_page_of_every_day_jumps_while_it_opens(): void
+    {
+        $this->as('ines');
+        $this->window(390, 844);
+        // As on a telephone, whose bars of scrolling take no room.
+        $tools = new ChromeDevToolsDriver($this->browser);
+        $tools->execute('Emulation.setScrollbarsHidden', ['hidden' => true]);
+        foreach (['/', '/machines/RT-14', '/due'] as $path) {
+            $this->visit($path)->loaded();
+            self::assertLessThan(self::NO_JUMP, $this->jumped(), $path);
+        }
+        // What it is to find, it finds.
+        $this->browser->executeScript(
+            'document.querySelector("main").insertAdjacentHTML("beforebegin", "<p style=\"height: 9rem\">Late</p>")',
+        );
+        usleep(200_000);
+        self::assertGreaterThan(self::NO_JUMP, $this->jumped());
+        $tools->execute('Emulation.setScrollbarsHidden', ['hidden' => false]);
+    }
+
+    /** What web.dev calls good is 0.1 ("Cumulative Layout Shift"); nothing that a finger is on its way to may move. */
+    private const NO_JUMP = 0.02;
+
+    /** The browser's own sum of how much of the window moved, and how far. */
+    private function jumped(): float
+    {
+        return (float) $this->browser->executeAsyncScript(<<<'JS'
+            const done = arguments[arguments.length - 1];
+            let sum = 0;
+            new PerformanceObserver((list) => {
+              for (const shift of list.getEntries()) if (!shift.hadRecentInput) sum += shift.value;
+            }).observe({ type: 'layout-shift', buffered: true });
+            setTimeout(() => done(sum), 300);
+            JS);
+    }
+
     public function test_the_browser_finds_nothing_in_the_way_of_installing_it(): void
     {
         $this->as('ines')->visit('/');

@@ -138,7 +138,21 @@ final class BenchAndMachinesTest extends TestCase
     public function test_every_other_address_is_the_one_page(): void
     {
         foreach (['/', '/machines/RT-14', '/jobs/some.thing'] as $path) {
-            $this->get($path)->assertOk()->assertSee('<div id="root"></div>', false);
+            $this->get($path)->assertOk()->assertSee('<div id="root">', false);
+        }
+    }
+
+    public function test_a_page_of_every_day_comes_with_its_screen_and_every_page_with_its_letters(): void
+    {
+        foreach ([
+            '/' => 'BenchScreen', '/machines' => 'MachinesScreen', '/machines/RT-14' => 'MachineScreen',
+            '/jobs/some.thing' => 'JobScreen', '/due' => 'DueScreen', '/shelf' => null, '/machines/RT-14/add' => null,
+        ] as $path => $screen) {
+            $page = (string) $this->get($path)->assertOk()->getContent();
+            preg_match_all('#<script type="module" src="[^"]*/(\w+)-[^"]+"#', $page, $scripts);
+            self::assertSame($screen === null ? ['main'] : ['main', $screen], $scripts[1], $path);
+            preg_match_all('#<link rel="preload" href="[^"]*/(\w+)-[^"]+\.woff2" as="font"#', $page, $letters);
+            self::assertSame(['atkinson', 'sofia'], $letters[1], $path);
         }
     }
 

@@ -43,8 +43,13 @@ export const tokens = defineTokens({
     blue: { cool: { value: '#3C6FA5' } },
   },
   fonts: {
-    heading: { value: "'Sofia Sans Condensed Variable', 'Arial Narrow', sans-serif" },
-    body: { value: "'Atkinson Hyperlegible Next Variable', 'Verdana', sans-serif" },
+    heading: {
+      value: "'Sofia Sans Condensed Variable', 'Sofia Sans Condensed Variable fallback', 'Arial Narrow', sans-serif",
+    },
+    body: {
+      value:
+        "'Atkinson Hyperlegible Next Variable', 'Atkinson Hyperlegible Next Variable fallback', 'Verdana', sans-serif",
+    },
   },
   fontSizes: {
     xs: { value: '0.8125rem' },
