@@ -239,6 +239,23 @@ final class ThrottleJobTest extends BrowserTestCase
         self::assertSame('move', $this->state()['next']['kind'], 'turned by what is known now');
     }
 
+    public function test_where_a_rule_cannot_tell_the_caliper_is_one_tap_on_the_card_that_asks_for_it(): void
+    {
+        $tag = $this->machineLike('RT-14', 'TJ-27');
+        $this
+            ->as('ines')
+            ->onBench($tag, 'clutch', Preparation::RIGHT, '3', '19.5', '20', '19.5')
+            ->window(390, 844);
+        $this->see("Can't tell with this steel rule: take a caliper.", 'Leave it as it reads');
+        $this
+            ->gone('[data-take=feeler-1]')
+            ->accessible('a caliper to be taken, on a phone')
+            ->click('[data-take=caliper-1][data-primary]')
+            ->see('The caliper is in hand: pull it fully, and type what it reads.')
+            ->line('19.6');
+        self::assertSame('Caliper', $this->state()['now']['instrument']);
+    }
+
     public function test_where_nothing_is_found_at_the_route_it_is_read_anew(): void
     {
         $this

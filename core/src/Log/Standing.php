@@ -10,6 +10,7 @@ use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Measurement\Instrument;
 use VividPull\Core\Measurement\InstrumentKind;
 use VividPull\Core\Measurement\Repeatability;
+use VividPull\Core\Quantity\Dimension;
 use VividPull\Core\Quantity\Steps;
 
 /** What history hands to a job when it opens, frozen, so that a job file needs nothing else. */
@@ -45,6 +46,23 @@ final readonly class Standing
     public function repeatability(Person $person, Instrument $instrument): Repeatability
     {
         return $this->pooled["{$person->id}/{$instrument->id}"] ?? Repeatability::usualFor($instrument->kind);
+    }
+
+    /**
+     * @param  float  $mm  what is to be read
+     * @return list<Instrument> of the shelf, marked finer than this one and reaching so far; the finest first
+     */
+    public function finerThan(Instrument $used, float $mm): array
+    {
+        $finer = array_values(array_filter(
+            $this->shelf,
+            static fn (Instrument $one): bool => $one->kind->dimension() === Dimension::Length
+                && $one->resolution < $used->resolution
+                && $one->reach >= $mm,
+        ));
+        usort($finer, static fn (Instrument $one, Instrument $other): int => $one->resolution <=> $other->resolution);
+
+        return $finer;
     }
 
     /** @return list<InstrumentKind> kinds on the shelf, a coin aside */

@@ -232,6 +232,15 @@ final readonly class PlanMaker
         return $best === [] ? null : $this->advice($adjuster, Steps::fromCount($best[0]->counts[$adjuster->id()]), 0.0);
     }
 
+    /** Whether it has a step left that gives slack (above zero) or takes it. */
+    public function canGo(Adjuster $adjuster, float $shift): bool
+    {
+        $options = $this->options($adjuster, null);
+        $whole = $options->ranges === [] ? null : $options->whole();
+
+        return $whole !== null && max($whole->from * $options->slack * $shift, $whole->to * $options->slack * $shift) > 0.0;
+    }
+
     /** How near this adjuster alone could come, in mm at the reading point. */
     public function furthest(Adjuster $adjuster): float
     {

@@ -75,8 +75,9 @@ final readonly class PlanOutcome
         ?string $recommended,
         ?float $target,
         ?AdjustmentPlan $plan = null,
+        ?SettledBy $settledBy = null,
     ): self {
-        return new self($kind, $sentence, $options, $recommended, $target, $plan);
+        return new self($kind, $sentence, $options, $recommended, $target, $plan, settledBy: $settledBy);
     }
 
     /** Whether something of the machine is to be looked for, and it may be that nothing is found there. */

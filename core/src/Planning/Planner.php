@@ -118,7 +118,7 @@ final readonly class Planner
         Judgement $judgement,
         SpecBand $band,
     ): PlanOutcome {
-        $window = self::window($spec, $facts, $beliefs, $judgement, $band);
+        $window = self::window($spec, $run, $facts, $beliefs, $judgement, $band);
         $isSettled = self::isSettled($spec, $facts, $judgement);
         $before = $isSettled
             ? self::settled($spec, $run, $facts, $beliefs, $judgement, $window, $band)
@@ -130,7 +130,14 @@ final readonly class Planner
         if ($allowed === null) {
             return PlanOutcome::choose(PlanKind::Prove, self::PROVE, [], null, $window->target);
         }
-        $within = static fn (SpecBand $one): ShiftWindow => self::window($spec, $facts, $beliefs, $judgement, $one);
+        $within = static fn (SpecBand $one): ShiftWindow => self::window(
+            $spec,
+            $run,
+            $facts,
+            $beliefs,
+            $judgement,
+            $one,
+        );
         $window = $allowed === $band ? $window : $within($allowed);
         $known = $judgement->sweep->knownBand($spec->play()->band);
         $less = $isSettled || $known === $band ? null : static fn (): ShiftWindow => $within($known);
@@ -163,17 +170,16 @@ final readonly class Planner
         array $options,
     ): PlanOutcome {
         $swinging = Swinging::of($run, $facts);
+        $isEnough = $plan !== null
+            && ($swinging->isTooLong() || $swinging->wouldSwing($plan->shift) && ! $plan->finishesAlike);
+        // Nor is a turn offered where nobody can tell, and neither a reading nor leaving it is a way on.
+        $isOpen = self::isLeftOpen($judgement, $window, $plan, $swinging)
+            && ! ($isEnough && $judgement->now->isStuckAtTheEdge());
 
         return match (true) {
-            self::isLeftOpen($judgement, $window, $plan, $swinging) => self::leftOpen(
-                $judgement,
-                $window,
-                $plan,
-                $options,
-            ),
+            $isOpen => self::leftOpen($judgement, $window, $plan, $options),
             $plan === null => self::withoutPlan($spec, $run, $facts, $beliefs, $judgement, $window, $maker, $options),
-            $swinging->isTooLong(),
-            $swinging->wouldSwing($plan->shift) && ! $plan->finishesAlike => self::suspected(
+            $isEnough => self::suspected(
                 $spec,
                 $run,
                 $facts,
@@ -197,10 +203,19 @@ final readonly class Planner
     private static function nothingTurns(Spec $spec, Run $run, Facts $facts, Judgement $judgement): PlanOutcome
     {
         $isOpen = $judgement->now->is(VerdictKind::CantTell) && ! $judgement->isOutsideInAPose();
+        $edge = $judgement->poseAtTheEdge();
 
         return match (true) {
             self::isSettled($spec, $facts, $judgement) => PlanOutcome::say(PlanKind::Prove, self::PROVE),
-            $isOpen => PlanOutcome::say(PlanKind::Decide, $judgement->now->advice ?? "{$judgement->now->sentence}."),
+            $edge !== null => self::atTheEdge($judgement, $edge, [], null),
+            $isOpen => PlanOutcome::choose(
+                PlanKind::Decide,
+                $judgement->now->advice ?? "{$judgement->now->sentence}.",
+                [],
+                null,
+                null,
+                settledBy: self::tells($judgement),
+            ),
             ($judgement->nowGroup->found->count ?? 0) < 2 => PlanOutcome::readAgain(
                 Pose::Straight,
                 'Read it once more before a part is blamed: nothing turns on this cable.',
@@ -272,7 +287,14 @@ final readonly class Planner
             $plan?->steps[0]->adjuster,
             $window->target,
             $plan,
+            self::tells($judgement),
         );
+    }
+
+    /** A finer instrument of the shelf, where that would tell. */
+    private static function tells(Judgement $judgement): ?SettledBy
+    {
+        return $judgement->now->settles === Settles::Instrument ? SettledBy::Finer : null;
     }
 
     /**
@@ -293,7 +315,7 @@ final readonly class Planner
         $edge = $judgement->poseAtTheEdge();
 
         return match (true) {
-            $edge !== null => self::atTheEdge($judgement, $edge, $options, $window),
+            $edge !== null => self::atTheEdge($judgement, $edge, $options, $window->target),
             // One reading may be misread: no part is blamed for it.
             ($judgement->nowGroup->found->count ?? 0) < 2 => PlanOutcome::readAgain(
                 Pose::Straight,
@@ -493,7 +515,7 @@ final readonly class Planner
         Judgement $judgement,
         Pose $pose,
         array $options,
-        ShiftWindow $window,
+        ?float $target,
     ): PlanOutcome {
         return $judgement->poses[$pose->value]->settles === Settles::Nothing
             && ($judgement->poseGroups[$pose->value]->found->count ?? 0) < self::MOST_AT_THE_EDGE
@@ -502,15 +524,15 @@ final readonly class Planner
                 "Read it again with {$pose->label()}: it stands at the edge of the band there, and no turn brings it further in. No part is blamed for that.",
                 $options,
                 null,
-                $window->target,
+                $target,
             )
             : PlanOutcome::choose(
                 PlanKind::Decide,
-                ucfirst($pose->label()).': '.($judgement->poses[$pose->value]->advice ?? '').' '
-                    .Limits::listed($options),
+                trim(ucfirst($pose->label()).': '.($judgement->poses[$pose->value]->advice ?? '').' '
+                    .Limits::listed($options)),
                 $options,
                 null,
-                $window->target,
+                $target,
             );
     }
 
@@ -611,6 +633,7 @@ final readonly class Planner
 
     private static function window(
         Spec $spec,
+        Run $run,
         Facts $facts,
         Beliefs $beliefs,
         Judgement $judgement,
@@ -635,7 +658,21 @@ final readonly class Planner
                     min($band->ceiling(), $target - $beliefs->creep->expectedAt($beliefs->play->ratio())),
                 ),
             ! $beliefs->play->hasLearned(),
+            leastStep: self::leastStep($run, $facts),
         );
+    }
+
+    /** The least slack that can be given or taken here, in mm of conduit; nothing where nothing turns. */
+    private static function leastStep(Run $run, Facts $facts): float
+    {
+        $steps = [];
+        foreach ($run->playAdjusters() as $adjuster) {
+            if (! $adjuster->kind()->isLastResort() && ! $facts->isSeized($adjuster)) {
+                $steps[] = abs($adjuster->slackGiven($adjuster->smallestStep()));
+            }
+        }
+
+        return $steps === [] ? 0.0 : min($steps);
     }
 
     /** Whether the person left it as it reads, since the instrument can say no more. */
@@ -819,7 +856,14 @@ final readonly class Planner
             );
         }
         $best = $maker->furthest($adjuster);
-        $way = $window->expected(0.0) > $window->band->ceiling() ? 'take up' : 'give';
+        if ($window->band->contains($best) && $maker->canGo($adjuster, $window->aim())) {
+            return AdjusterAdvice::outOfThread(
+                $adjuster->id(),
+                $best,
+                "{$adjuster->name()}: no step of it brings play further inside.",
+            );
+        }
+        $way = $window->aim() < 0.0 ? 'take up' : 'give';
         $room = $adjuster->kind()->isThreaded() ? 'not enough thread' : 'not enough room';
 
         return AdjusterAdvice::outOfThread($adjuster->id(), $best,

@@ -12,8 +12,8 @@ use VividPull\Core\Spec\SpecBand;
  *
  * A shift does when the next reading would then be called inside with at least 95 % chance; where no shift within reach
  * is that sure, those within 0.02 of the best do (and of a small best, those with four fifths of it), so long as they
- * bring the expected reading inside. The first move of a job may pass the far edge with at most 5 % chance. The chance
- * has one peak along the shift.
+ * bring the expected reading inside. The first move of a job may pass the far edge with at most 5 % chance; the smallest
+ * step there is may always be made, since nothing less can be tried. The chance has one peak along the shift.
  */
 final class ShiftWindow
 {
@@ -35,6 +35,9 @@ final class ShiftWindow
     private const FURTHEST = 2.0;
 
     private const HALVINGS = 8;
+
+    /** mm of conduit: two ways of adding up the same step come out alike. */
+    private const HAIR = 1e-9;
 
     /**
      * A chance at which a turn is worth making although play is not expected inside: two things are possible, and it
@@ -60,12 +63,23 @@ final class ShiftWindow
         private readonly bool $first,
         /** From which side every shift is come to in the end; null for the way of the shift itself. */
         public readonly ?float $way = null,
+        /** Slack in mm of conduit that the smallest step of anything here gives. */
+        private readonly float $leastStep = 0.0,
     ) {}
 
     /** The same, where the last turn goes this way whatever the shift: +1 gives slack, −1 takes it. */
     public function finishing(float $way): self
     {
-        return new self($this->play, $this->band, $this->accepted, $this->noise, $this->target, $this->first, $way);
+        return new self(
+            $this->play,
+            $this->band,
+            $this->accepted,
+            $this->noise,
+            $this->target,
+            $this->first,
+            $way,
+            $this->leastStep,
+        );
     }
 
     /** Chance that play itself, not only a reading of it, is inside the band after this shift. */
@@ -95,7 +109,10 @@ final class ShiftWindow
     /** Whether a move may go so far: none goes wild, and the first of a job is not to pass the far edge. */
     public function allows(float $shift): bool
     {
-        return ! $this->isWild($shift) && (! $this->first || $this->overshoot($shift) <= self::OVERSHOOT);
+        return ! $this->isWild($shift)
+            && (! $this->first
+                || abs($shift) <= $this->leastStep + self::HAIR
+                || $this->overshoot($shift) <= self::OVERSHOOT);
     }
 
     /**

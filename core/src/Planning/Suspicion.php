@@ -11,7 +11,6 @@ use VividPull\Core\Facts\Facts;
 use VividPull\Core\Facts\ReadingGroup;
 use VividPull\Core\Judging\Judgement;
 use VividPull\Core\Learning\Beliefs;
-use VividPull\Core\Measurement\Instrument;
 use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Spec\SpecBand;
@@ -49,11 +48,12 @@ final readonly class Suspicion
                 SettledBy::Oiled,
             ),
             $ratio !== null => new self($ratio->sentence, $ratio->settledBy),
-            $group !== null && self::isCoarse($group, $band) && self::isAnyFiner($facts, $group) => new self(
-                'The readings are known to ± '.Figure::length($group->found->expanded()).', and the band is '.Figure::length($band->width())
-                    .' wide: read it with a finer instrument before anything is turned again.',
-                SettledBy::Finer,
-            ),
+            $group !== null && self::isCoarse($group, $band)
+                && $facts->standing->finerThan($group->instrument, $group->found->mean) !== [] => new self(
+                    'The readings are known to ± '.Figure::length($group->found->expanded()).', and the band is '.Figure::length($band->width())
+                        .' wide: read it with a finer instrument before anything is turned again.',
+                    SettledBy::Finer,
+                ),
             $beliefs->surprises !== [] => new self(
                 'Something slips: mark the lock nut and the ferrule with a pen, pull it fully three times, and see which mark has moved.',
             ),
@@ -68,14 +68,6 @@ final readonly class Suspicion
     public static function isCoarse(ReadingGroup $group, SpecBand $band): bool
     {
         return $group->found->expanded() > $band->width() / 3;
-    }
-
-    private static function isAnyFiner(Facts $facts, ReadingGroup $group): bool
-    {
-        return array_filter(
-            $facts->standing->shelf,
-            static fn (Instrument $one): bool => $one->resolution < $group->instrument->resolution,
-        ) !== [];
     }
 
     /** Whether the distances of the hand control would tell what is not known yet. */

@@ -35,6 +35,7 @@ use VividPull\Core\Planning\AdjustmentPlan;
 use VividPull\Core\Planning\ChosenMode;
 use VividPull\Core\Planning\DriftAhead;
 use VividPull\Core\Planning\RatioFinding;
+use VividPull\Core\Planning\SettledBy;
 use VividPull\Core\Procedure\Guide;
 use VividPull\Core\Procedure\GuideStep;
 use VividPull\Core\Procedure\JobStage;
@@ -618,12 +619,24 @@ final class StateCodec
             'sentence' => $next->sentence,
             'looked_at' => $next->isLookedAt,
             'settled_by' => $next->settledBy?->value,
+            'finer' => $next->settledBy === SettledBy::Finer ? $this->finer() : [],
             'suspects' => SuspectCodec::encode(Families::of($this->state->spec->family), $next->suspects),
             'recommended' => $next->recommended,
             'target_mm' => $next->target,
             'options' => array_map($this->option(...), array_values($next->options)),
             'plan' => $this->plan($next->plan),
         ];
+    }
+
+    /** @return list<string> instruments of the shelf that are finer than the one it was read with, the finest first */
+    private function finer(): array
+    {
+        $group = $this->state->judgement->nowGroup;
+
+        return $group === null ? [] : array_map(
+            static fn (Instrument $one): string => $one->id,
+            $this->state->facts->standing->finerThan($group->instrument, $group->found->mean),
+        );
     }
 
     /** @return array<string, mixed> */

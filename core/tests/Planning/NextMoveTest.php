@@ -241,6 +241,29 @@ final class NextMoveTest extends TestCase
         );
     }
 
+    public function test_nor_is_a_cable_without_an_adjuster_blamed_for_a_pose_that_nobody_can_tell(): void
+    {
+        $nothing = TestJob::clutchRun();
+        $nothing['cables'][0]['adjusters'] = [['id' => 'none', 'name' => 'no adjuster', 'kind' => 'none']];
+        $poses = ['conditions' => ['engine' => 'cold', 'poses' => ['straight', 'left', 'right']]];
+        $job = TestJob::clutch($poses, standing: TestJob::standing([]), run: $nothing)->ready();
+        $job->instrument = 'caliper';
+        $job->read(19.5, 19.5, 19.5)->readIn(Pose::Left, 19.5, 19.5, 19.5)->readIn(Pose::Right, 20.15, 20.0);
+        $next = $job->state->next();
+        self::assertSame(PlanKind::Read, $next->kind, $next->sentence);
+        self::assertStringEndsWith('No part is blamed for that.', $next->sentence);
+        self::assertSame('pose:right', $job->state->progress->asks()?->key);
+
+        $next = $job->readIn(Pose::Right, 20.05, 20.0, 20.05, 20.0)->state->next();
+        self::assertSame(PlanKind::Decide, $next->kind, $next->sentence);
+        self::assertMatchesRegularExpression(
+            '/^Bars full right: Outside with \d\d %: this caliper can say no more\.$/',
+            $next->sentence,
+        );
+        $told = $job->readIn(Pose::Right, 20.9, 20.9, 20.9, 20.9, 20.9, 20.9, 20.9)->state->next();
+        self::assertSame(PlanKind::OutOfThread, $told->kind, 'what is told to be outside is put right');
+    }
+
     public function test_a_pose_that_is_told_to_be_outside_still_names_the_limit(): void
     {
         self::assertSame(PlanKind::OutOfThread, self::atTheEdgeFullRight(6.6, 6.6, 6.6)->state->next()->kind);
@@ -270,10 +293,39 @@ final class NextMoveTest extends TestCase
             ->next();
         self::assertSame(PlanKind::Decide, $next->kind);
         self::assertMatchesRegularExpression(
-            '/^Inside with \d\d %: this steel rule can say no more\. A finer instrument would\. Perch barrel: not enough thread/',
+            '/^Inside with \d\d %: this steel rule can say no more\. A finer instrument would\. Perch barrel: not enough thread to take up the slack/',
             $next->sentence,
         );
         self::assertStringNotContainsString('turn it', $next->sentence);
+    }
+
+    /**
+     * At the edge of a narrow band even one flat passes the far edge with more than 5 % chance; nothing less can be
+     * tried, and no thread is short.
+     */
+    public function test_a_first_move_may_always_be_the_smallest_step_there_is(): void
+    {
+        $narrow = ['aim' => ['kind' => 'free_play_band', 'point' => 'lever_tip', 'low_mm' => 2.0, 'high_mm' => 3.0]];
+        $job = TestJob::clutch($narrow)->ready()->read(1.5, 2.0, 2.0, 2.0, 2.0, 2.0, 2.0);
+        $next = $job->state->next();
+        self::assertSame(PlanKind::Move, $next->kind, $next->sentence);
+        self::assertSame(Steps::PER_FLAT, abs($next->plan?->steps[0]->steps->count ?? 0));
+        foreach ($next->options as $one) {
+            self::assertStringNotContainsString('not enough', $one->sentence);
+        }
+    }
+
+    /** Play stands at its target, as far as anybody can tell: that no turn betters it is no lack of thread. */
+    public function test_where_no_turn_brings_play_further_inside_no_thread_is_called_short(): void
+    {
+        $tiny = ['aim' => ['kind' => 'free_play_band', 'point' => 'lever_tip', 'low_mm' => 2.0, 'high_mm' => 2.4]];
+        $next = TestJob::clutch($tiny)->ready()->read(2.0, 2.5, 2.0, 2.5, 2.0, 2.5, 2.0, 2.5)->state->next();
+        self::assertSame(PlanKind::Decide, $next->kind, $next->sentence);
+        self::assertStringNotContainsString('not enough', $next->sentence);
+        self::assertStringContainsString(
+            'Perch barrel: no step of it brings play further inside. Engine bracket: no step of it brings play further inside.',
+            $next->sentence,
+        );
     }
 
     public function test_a_one_sided_band_takes_the_smallest_good_move(): void

@@ -6,6 +6,7 @@ namespace VividPull\Core\Tests\Planning;
 
 use PHPUnit\Framework\TestCase;
 use VividPull\Core\Cable\Pose;
+use VividPull\Core\Judging\Settles;
 use VividPull\Core\Planning\PlanKind;
 use VividPull\Core\Planning\SettledBy;
 use VividPull\Core\Planning\Swinging;
@@ -20,6 +21,10 @@ final class SuspicionTest extends TestCase
         'pivot_to_wire_mm' => 38,
         'pivot_to_point_mm' => ['lever_tip' => 132],
         'knowledge' => 'drawn',
+    ];
+
+    private const ONLY_A_RULE = [
+        'shelf' => [['id' => 'rule', 'name' => 'steel rule', 'kind' => 'steel_rule', 'resolution_mm' => 0.5]],
     ];
 
     public function test_a_grip_has_radii_to_measure_and_a_lever_two_distances(): void
@@ -75,9 +80,8 @@ final class SuspicionTest extends TestCase
 
     public function test_where_nothing_finer_is_at_hand_no_cable_is_blamed_for_coarse_readings(): void
     {
-        $shelf = ['shelf' => [['id' => 'rule', 'name' => 'steel rule', 'kind' => 'steel_rule', 'resolution_mm' => 0.5]]];
         $narrow = ['aim' => ['kind' => 'free_play_band', 'point' => 'lever_tip', 'low_mm' => 2.0, 'high_mm' => 3.0]];
-        $job = TestJob::clutch($narrow, standing: $shelf)->ready();
+        $job = TestJob::clutch($narrow, standing: self::ONLY_A_RULE)->ready();
         $job->adjuster = 'perch';
         foreach ([false, true] as $isLookedAt) {
             $job->read(4.5, 4.0, 4.5);
@@ -95,6 +99,23 @@ final class SuspicionTest extends TestCase
             self::assertFalse($next->isLookedAt, 'no cable is replaced for it');
             $job = $isLookedAt ? $job : $job->entry('nothing_found', []);
         }
+    }
+
+    public function test_who_turned_to_and_fro_is_not_told_to_turn_because_nobody_can_tell(): void
+    {
+        $narrow = ['aim' => ['kind' => 'free_play_band', 'point' => 'lever_tip', 'low_mm' => 2.0, 'high_mm' => 3.0]];
+        $job = TestJob::clutch($narrow, standing: self::ONLY_A_RULE)->ready();
+        $job->adjuster = 'perch';
+        $job->read(4.5, 4.5, 4.5);
+        foreach (['-1f', '+1f'] as $turn) {
+            $job->line($turn, 'in_band')->read(4.5, 4.5, 4.5);
+        }
+        $job->line('-1f', 'in_band')->read(3.0, 3.0, 3.0);
+        self::assertSame(Settles::Nothing, $job->state->judgement->now->settles, 'the rule can say no more');
+        self::assertFalse($job->state->judgement->now->mayBeLeft());
+        $next = $job->state->next();
+        self::assertSame(PlanKind::Suspect, $next->kind, $next->sentence);
+        self::assertSame([[], null, null], [$next->options, $next->recommended, $next->plan]);
     }
 
     public function test_what_settles_it_is_said_beside_the_sentence(): void

@@ -46,6 +46,26 @@ final class StateCodecTest extends TestCase
         self::assertSame('ok', $item['answers'][0]['word']);
     }
 
+    /** What shows forces is no finer than a rule, and a feeler gauge does not reach over 19.7 mm. */
+    public function test_where_a_finer_instrument_would_tell_those_of_the_shelf_that_reach_are_named(): void
+    {
+        $shelf = [
+            ['id' => 'rule', 'name' => 'Rule', 'kind' => 'steel_rule', 'resolution_mm' => 0.5, 'reach_mm' => 300],
+            ['id' => 'pocket', 'name' => 'Pocket', 'kind' => 'caliper', 'resolution_mm' => 0.1, 'reach_mm' => 100],
+            ['id' => 'feeler', 'name' => 'Feeler', 'kind' => 'feeler', 'resolution_mm' => 0.05, 'reach_mm' => 3],
+            ['id' => 'pull', 'name' => 'Pull', 'kind' => 'force_gauge', 'resolution_n' => 0.1, 'reach_n' => 500],
+            ['id' => 'caliper', 'name' => 'Caliper', 'kind' => 'caliper', 'resolution_mm' => 0.05, 'reach_mm' => 150],
+        ];
+        $job = TestJob::clutch(standing: ['shelf' => $shelf])->ready()->read(19.5, 20.0, 19.5);
+        $next = self::state($job)['next'];
+        self::assertSame(['decide', 'finer'], [$next['kind'], $next['settled_by']], $next['sentence']);
+        self::assertSame(['caliper', 'pocket'], $next['finer']);
+
+        $job->instrument = 'caliper';
+        $next = self::state($job->read(19.7))['next'];
+        self::assertSame([null, []], [$next['settled_by'], $next['finer']], $next['sentence']);
+    }
+
     public function test_the_move_is_told_with_the_side_it_is_seen_from(): void
     {
         $next = self::state(TestJob::clutch()->ready()->read(25.5, 25, 25.5))['next'];

@@ -750,9 +750,13 @@ export type BenchState = {
          */
         looked_at: boolean;
         /**
-         * What would settle what is suspected: something put right, or the distances of the hand control measured; null where nothing is suspected, or no one thing settles it.
+         * What would settle it: something put right, the distances of the hand control measured, or play read with a finer instrument; null where no one thing would.
          */
         settled_by: SettledBy | null;
+        /**
+         * Where a finer instrument settles it: those of the shelf, by id, the finest first.
+         */
+        finer: Array<string>;
         /**
          * What may be at fault where nothing that turns brings it inside, the likeliest first.
          */
@@ -911,9 +915,13 @@ export type BenchState = {
              */
             looked_at: boolean;
             /**
-             * What would settle what is suspected: something put right, or the distances of the hand control measured; null where nothing is suspected, or no one thing settles it.
+             * What would settle it: something put right, the distances of the hand control measured, or play read with a finer instrument; null where no one thing would.
              */
             settled_by: SettledBy | null;
+            /**
+             * Where a finer instrument settles it: those of the shelf, by id, the finest first.
+             */
+            finer: Array<string>;
             /**
              * What may be at fault where nothing that turns brings it inside, the likeliest first.
              */

@@ -6,11 +6,7 @@ import { useBench } from '../useBench';
 /** Play is told by no reading so coarse: what is finer on the shelf is taken in hand by one tap. */
 export const FinerInstrument = () => {
   const { state, instrument, chooseInstrument } = useBench();
-  const used = state.shelf.find((one) => one.name === state.now.instrument);
-  if (used === undefined) return null;
-  const finer = state.shelf
-    .filter((one) => one.resolution_mm < used.resolution_mm)
-    .sort((one, other) => one.resolution_mm - other.resolution_mm);
+  const finer = state.next.finer.flatMap((id) => state.shelf.find((one) => one.id === id) ?? []);
   const taken = finer.find((one) => one.id === instrument?.id);
   if (taken !== undefined)
     return (
@@ -18,7 +14,6 @@ export const FinerInstrument = () => {
         The {within(taken.name)} is in hand: pull it fully, and type what it reads.
       </Box>
     );
-  if (finer.length === 0) return <Box>None on the shelf is finer than the {within(used.name)}.</Box>;
   return (
     <Flex direction="column" gap="2">
       {finer.map((one, n) => (

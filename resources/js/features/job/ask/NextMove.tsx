@@ -238,6 +238,7 @@ const Decide = () => {
       <Box>
         <VerdictChip judged={state.now} />
       </Box>
+      {state.next.settled_by === 'finer' && <FinerInstrument />}
       {leave !== undefined && (
         <Button look="plain" onClick={() => armed && send({ kind: leave.kind, body: leave.body })} data-answer="leave">
           {leave.label}
