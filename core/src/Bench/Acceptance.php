@@ -842,8 +842,10 @@ final readonly class Acceptance
             ? null
             : ($out ? $adjuster->travel()->to->minus($stood) : $stood->minus($adjuster->travel()->from));
         $end = $adjuster->kind()->isThreaded() ? 'thread' : 'end';
+        $whole = $adjuster->travel()->length();
         $has = match (true) {
-            $room === null => '',
+            $room === null => ' From one end to the other it goes '.$adjuster->counting()->say($whole)
+                .', and it was moved that way before.',
             $room->isNone() => $adjuster->kind()->isThreaded()
                 ? ' It has no thread left that way.'
                 : ' It stands at its end that way.',

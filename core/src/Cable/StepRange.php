@@ -42,6 +42,21 @@ final readonly class StepRange
         return max(0, $this->from->count - $position->count, $position->count - $this->to->count);
     }
 
+    /** All of it moved by so much. */
+    public function movedBy(Steps $steps): self
+    {
+        return new self($this->from->plus($steps), $this->to->plus($steps));
+    }
+
+    /** What lies in both; null where nothing does. */
+    public function within(self $other): ?self
+    {
+        $from = max($this->from->count, $other->from->count);
+        $to = min($this->to->count, $other->to->count);
+
+        return $to < $from ? null : new self(Steps::fromCount($from), Steps::fromCount($to));
+    }
+
     /** From one end to the other. */
     public function length(): Steps
     {

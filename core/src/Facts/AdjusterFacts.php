@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Facts;
 
+use VividPull\Core\Cable\Adjuster;
+use VividPull\Core\Cable\StepRange;
 use VividPull\Core\Log\Entry\ThreadNoted;
 use VividPull\Core\Quantity\Steps;
 
@@ -21,6 +23,8 @@ final readonly class AdjusterFacts
      * @param  array<string, list<string>>  $guides  steps done of the guided sequence last begun, by adjuster
      * @param  array<string, true>  $coversOff  by adjuster
      * @param  array<string, true>  $seized  those that will not turn
+     * @param  array<string, StepRange>  $may  where each may stand that nobody saw and that was moved: what it was moved
+     *     by, it had room for
      */
     public function __construct(
         public array $positions,
@@ -32,7 +36,25 @@ final readonly class AdjusterFacts
         public array $guides,
         public array $coversOff,
         public array $seized,
+        public array $may,
     ) {}
+
+    /**
+     * How far advice may still move it: inward (at most nothing) and outward (at least nothing), with the thread
+     * engaged that must be. Of one that nobody saw it is the most that there can be.
+     */
+    public function room(Adjuster $adjuster): StepRange
+    {
+        $at = $this->positions[$adjuster->id()] ?? null;
+        $may = $at === null
+            ? $this->may[$adjuster->id()] ?? $adjuster->travel()
+            : StepRange::between($at, $at);
+
+        return StepRange::between(
+            Steps::fromCount(min(0, $adjuster->safe()->from->minus($may->to)->count)),
+            Steps::fromCount(max(0, $adjuster->safe()->to->minus($may->from)->count)),
+        );
+    }
 
     public function isLocked(): bool
     {

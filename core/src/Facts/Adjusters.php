@@ -7,6 +7,7 @@ namespace VividPull\Core\Facts;
 use VividPull\Core\Cable\AdjustedQuantity;
 use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Cable\StepRange;
 use VividPull\Core\Log\Entry\AdjusterFitted;
 use VividPull\Core\Log\Entry\Confirmed;
 use VividPull\Core\Log\Entry\CoverMoved;
@@ -52,6 +53,9 @@ final class Adjusters
     /** @var array<string, true> */
     private array $seized = [];
 
+    /** @var array<string, StepRange> where each may stand that nobody saw, by what it was moved */
+    private array $may = [];
+
     public function __construct(Run $run, Standing $standing, private readonly UnseenChanges $unseen)
     {
         foreach (array_keys($run->adjusters()) as $id) {
@@ -67,7 +71,9 @@ final class Adjusters
         $at = $this->positions[$id];
         $now = $move->steps === null ? null : $at?->plus($move->steps);
         // One that stood outside before may come back towards its travel.
-        $beyond = $now !== null && ! $adjuster->travel()->contains($now) && ! $adjuster->travel()->isNearer($now, $at);
+        $beyond = $now === null
+            ? $at === null && ! $this->mayMove($move, $adjuster)
+            : ! $adjuster->travel()->contains($now) && ! $adjuster->travel()->isNearer($now, $at);
         $this->positions[$id] = $now;
         $this->touched[$id] = $this->loosened[$id] = true;
         unset($this->seized[$id], $this->locked[$id]);
@@ -79,6 +85,29 @@ final class Adjusters
             $beyond,
             $this->unseen->before($move, UnseenChanges::STANDS, UnseenChanges::SPEED) !== null,
         );
+    }
+
+    /**
+     * Whether one that nobody saw can have been moved so far after all it was moved before. From then on it stands
+     * where that leaves it; moved by nobody knows how much, it may stand anywhere again.
+     */
+    private function mayMove(Moved $move, Adjuster $adjuster): bool
+    {
+        $id = $adjuster->id();
+        if ($move->steps === null) {
+            unset($this->may[$id]);
+
+            return true;
+        }
+        $may = ($this->may[$id] ?? $adjuster->travel())->movedBy($move->steps)->within($adjuster->travel());
+        if ($may === null) {
+            unset($this->may[$id]);
+
+            return false;
+        }
+        $this->may[$id] = $may;
+
+        return true;
     }
 
     /** Whether it was loose until now; null where the lock does not count, for somebody turned it meanwhile. */
@@ -110,6 +139,9 @@ final class Adjusters
             return;
         }
         $this->positions[$id] = $thread->position;
+        if ($thread->position !== null) {
+            unset($this->may[$id]);
+        }
         if (! isset($this->touched[$id])) {
             $this->home[$id] = $thread->position;
         }
@@ -146,6 +178,7 @@ final class Adjusters
                 unset($this->locked[$id]);
             }
             $this->positions[$id] = $end;
+            unset($this->may[$id]);
             $this->unseen->note(self::place($id), $by);
         }
     }
@@ -176,6 +209,7 @@ final class Adjusters
             $this->threads[$old],
             $this->guides[$old],
             $this->seized[$old],
+            $this->may[$old],
         );
         $this->positions[$new] = $this->home[$new] = null;
         if (
@@ -214,6 +248,7 @@ final class Adjusters
             $this->guides,
             $this->coversOff,
             $this->seized,
+            $this->may,
         );
     }
 

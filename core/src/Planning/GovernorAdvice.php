@@ -109,8 +109,7 @@ final readonly class GovernorAdvice
     {
         $turns = min(self::MOST_AT_ONCE, ceil(6 * $beyond / $perTurn) / 6);
         $flats = max(1, (int) round($turns * 6));
-        $at = $facts->adjusters->positions[$nut->id()] ?? null;
-        $left = $at === null ? $flats : intdiv($nut->safe()->to->minus($at)->count, Steps::PER_FLAT);
+        $left = intdiv($facts->adjusters->room($nut)->to->count, Steps::PER_FLAT);
 
         return $left < 1
             ? new self(ucfirst("{$why}. ").self::NO_SLOWER, null, null)

@@ -325,6 +325,7 @@ final readonly class PlanMaker
         $options = PositionOptions::of(
             $adjuster,
             $this->facts->adjusters->positions[$adjuster->id()] ?? null,
+            $this->facts->adjusters->room($adjuster),
             isset($this->facts->adjusters->coversOff[$adjuster->id()]),
             DriftAhead::of($this->facts->standing, Families::of($this->spec->family)->drift()),
             $parked ? ChosenMode::parking($this->facts)->of($adjuster) : null,

@@ -778,7 +778,12 @@ final readonly class Planner
         $options = array_map(
             static fn (Adjuster $a): AdjusterAdvice => $facts->isSeized($a)
                 ? self::seized($a, null)
-                : Slackening::with($a, $facts->adjusters->positions[$a->id()] ?? null, $slack),
+                : Slackening::with(
+                    $a,
+                    $facts->adjusters->positions[$a->id()] ?? null,
+                    $facts->adjusters->room($a),
+                    $slack,
+                ),
             $usual,
         );
         $recommended = self::easiest($options, $run, $facts);
@@ -852,7 +857,9 @@ final readonly class Planner
             return AdjusterAdvice::outOfThread(
                 $adjuster->id(),
                 $window->expected(0.0),
-                "{$adjuster->name()}: where it stands is not known. Look at it first, for it may reach.",
+                $maker->canGo($adjuster, $window->aim())
+                    ? "{$adjuster->name()}: where it stands is not known. Look at it first, for it may reach."
+                    : "{$adjuster->name()}: it was moved that way as far as it can go. Look at where it stands.",
             );
         }
         $best = $maker->furthest($adjuster);

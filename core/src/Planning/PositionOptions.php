@@ -23,12 +23,14 @@ final readonly class PositionOptions
     ) {}
 
     /**
+     * @param  StepRange  $room  how far it may be moved either way
      * @param  StepRange|null  $parking  where it is to be left; null where that does not matter
      * @param  StepRange|null  $within  the only places allowed; null for its whole travel
      */
     public static function of(
         Adjuster $adjuster,
         ?Steps $at,
+        StepRange $room,
         bool $coverOff,
         DriftAhead $drift,
         ?StepRange $parking,
@@ -38,7 +40,7 @@ final readonly class PositionOptions
         $slack = $adjuster->slackGiven($adjuster->smallestStep());
         $minutes = $coverOff ? 0.0 : $adjuster->access()->minutes;
         $ranges = [];
-        foreach (self::places($adjuster, $at, $step, $within) as $n) {
+        foreach (self::places($at, $room, $step, $within) as $n) {
             $to = $at?->plus(Steps::fromCount($n * $step));
             $unparked = $parking === null ? 0 : ($to === null ? Steps::PER_TURN : self::away($to, $parking));
             // Where the shop parks an adjuster, its reserve is the shop's own choice.
@@ -83,20 +85,17 @@ final readonly class PositionOptions
     }
 
     /** @return list<int> whole steps, from the furthest in to the furthest out; at most one unit where it is unknown */
-    private static function places(Adjuster $adjuster, ?Steps $at, int $step, ?StepRange $within): array
+    private static function places(?Steps $at, StepRange $room, int $step, ?StepRange $within): array
     {
-        if ($at === null) {
-            return $within === null ? range(-intdiv(Steps::PER_TURN, $step), intdiv(Steps::PER_TURN, $step)) : [];
-        }
-        $travel = $within ?? $adjuster->safe();
-        $from = (int) ceil(($travel->from->count - $at->count) / $step);
-        $to = (int) floor(($travel->to->count - $at->count) / $step);
-        if ($within === null) {
-            // One that stands further out than is safe may stay there, or come back.
-            [$from, $to] = [min($from, 0), max($to, 0)];
-        }
+        if ($within !== null) {
+            $from = $at === null ? 1 : (int) ceil($within->from->minus($at)->count / $step);
+            $to = $at === null ? 0 : (int) floor($within->to->minus($at)->count / $step);
 
-        return $from <= $to ? range($from, $to) : [];
+            return $from <= $to ? range($from, $to) : [];
+        }
+        $most = $at === null ? intdiv(Steps::PER_TURN, $step) : PHP_INT_MAX;
+
+        return range(-min($most, intdiv(-$room->from->count, $step)), min($most, intdiv($room->to->count, $step)));
     }
 
     /** Whether a move eats into the room that is kept for the way this control drifts. */

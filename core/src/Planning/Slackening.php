@@ -5,25 +5,26 @@ declare(strict_types=1);
 namespace VividPull\Core\Planning;
 
 use VividPull\Core\Cable\Adjuster;
+use VividPull\Core\Cable\StepRange;
 use VividPull\Core\Quantity\Steps;
 
 /** The first move of a taut cable: slack must be given before any reading can teach. */
 final readonly class Slackening
 {
-    /** @param  float  $slack  mm of conduit to give */
-    public static function with(Adjuster $adjuster, ?Steps $at, float $slack): AdjusterAdvice
+    /**
+     * @param  StepRange  $room  how far it may be moved either way
+     * @param  float  $slack  mm of conduit to give
+     */
+    public static function with(Adjuster $adjuster, ?Steps $at, StepRange $room, float $slack): AdjusterAdvice
     {
         $step = $adjuster->smallestStep()->count;
         $way = $adjuster->slackGiven(Steps::of(1)) > 0 ? 1 : -1;
         $each = abs($adjuster->slackGiven(Steps::fromCount($step)));
         $wanted = max(1, (int) round($slack / $each)) * $step;
-        $reach = $at === null ? null : $adjuster->safe()->reaching($at);
-        $room = match (true) {
-            $at === null || $reach === null => Steps::PER_TURN,
-            $way > 0 => $reach->to->count - $at->count,
-            default => $at->count - $reach->from->count,
-        };
-        $count = min($wanted, intdiv($room, $step) * $step);
+        $left = $way > 0 ? $room->to->count : -$room->from->count;
+        // Of one that nobody saw, one turn at a time.
+        $left = $at === null ? min($left, Steps::PER_TURN) : $left;
+        $count = min($wanted, intdiv($left, $step) * $step);
 
         return $count <= 0
             ? AdjusterAdvice::outOfThread(

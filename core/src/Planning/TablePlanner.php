@@ -241,11 +241,10 @@ final readonly class TablePlanner
 
     /**
      * @return array{float, float} how far the arm can still be moved either way, with the thread engaged that must be,
-     *     in the table's unit; where nobody knows where it stands, as far as from one end to the other
+     *     in the table's unit; where nobody knows where it stands, the most that can be
      */
     private function room(Mover $mover, Adjuster $adjuster): array
     {
-        $at = $this->facts->adjusters->positions[$adjuster->id()] ?? null;
         if ($mover->perStep === null || $mover->sign === null) {
             return [-INF, INF];
         }
@@ -253,13 +252,8 @@ final readonly class TablePlanner
         $each = $adjuster->counting()->each->count;
         $arm = static fn (Steps $room): float => $mover->sign * $mover->perStep
             * (intdiv($room->count, $small) * $small) / $each;
-        if ($at === null) {
-            $whole = $arm($adjuster->safe()->length());
-
-            return [-abs($whole), abs($whole)];
-        }
-        $reach = $adjuster->safe()->reaching($at);
-        $ends = [$arm($reach->from->minus($at)), $arm($reach->to->minus($at))];
+        $room = $this->facts->adjusters->room($adjuster);
+        $ends = [$arm($room->from), $arm($room->to)];
 
         return [min($ends), max($ends)];
     }
@@ -437,9 +431,7 @@ final readonly class TablePlanner
 
     private function hasRoom(Adjuster $adjuster, ?Steps $steps): bool
     {
-        $at = $this->facts->adjusters->positions[$adjuster->id()] ?? null;
-
-        return $steps === null || $at === null || $adjuster->safe()->reaching($at)->contains($at->plus($steps));
+        return $steps === null || $this->facts->adjusters->room($adjuster)->contains($steps);
     }
 
     /** @return list<float> */

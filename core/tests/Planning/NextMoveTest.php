@@ -344,7 +344,8 @@ final class NextMoveTest extends TestCase
         return $next->options[$next->recommended ?? ''] ?? self::fail("No move is advised: {$next->sentence}");
     }
 
-    public function test_what_cannot_be_seen_is_turned_one_turn_at_a_time_however_far_the_band_is(): void
+    /** Nor further than its whole thread allows, with what must stay engaged: a barrel would come off. */
+    public function test_what_cannot_be_seen_is_turned_one_turn_at_a_time_and_never_out_of_its_thread(): void
     {
         $job = TestJob::clutch(standing: TestJob::standing(['perch' => null, 'bracket' => null]));
         while (($item = $job->state->progress->asks()) !== null && ! str_starts_with($item->key, 'reading')) {
@@ -352,22 +353,36 @@ final class NextMoveTest extends TestCase
                 ? $job->entry('thread', ['adjuster' => substr($item->key, 7), 'unseen' => true])
                 : $job->line($item->key === 'condition' ? 'cold' : 'ok');
         }
+        $perch = $job->state->run->adjuster('perch') ?? self::fail('no barrel');
+        $whole = $perch->safe()->to->minus($perch->travel()->from)->count;
+        $whole -= $whole % Steps::PER_FLAT;
         $job->read(60, 60, 60);
-        $now = 60.0;
-        $moves = 0;
-        while ($now > 30.0) {
-            $moves++;
+        [$now, $out] = [60.0, 0];
+        while ($out < $whole) {
             $next = $job->state->next();
             self::assertSame(PlanKind::Move, $next->kind, "at {$now} mm");
-            $advice = array_values($next->options)[0];
-            self::assertSame(['perch', 720], [$advice->adjuster, $advice->steps?->count]);
-            $job->entry('move', ['adjuster' => 'perch', 'turns' => 1]);
-            $now -= 1.25 * 132 / 38;
+            $steps = $next->options['perch']->steps->count ?? 0;
+            self::assertSame(['perch', min(Steps::PER_TURN, $whole - $out)], [$next->recommended, $steps]);
+            $job->entry('move', ['adjuster' => 'perch', 'turns' => $steps / Steps::PER_TURN]);
+            $out += $steps;
+            $now -= 1.25 * $steps / Steps::PER_TURN * 132 / 38;
             $job
                 ->line(sprintf('%.1f', $now), 'in_band')
                 ->line(sprintf('%.1f', $now), 'in_band')
                 ->line(sprintf('%.1f', $now), 'in_band');
         }
-        self::assertSame(7, $moves);
+        self::assertGreaterThan(5 * Steps::PER_TURN, $out);
+        $next = $job->state->next();
+        self::assertSame([PlanKind::Move, 'bracket'], [$next->kind, $next->recommended], 'the other one is turned');
+        self::assertSame(
+            'perch barrel: it was moved that way as far as it can go. Look at where it stands.',
+            $next->options['perch']->sentence,
+        );
+        self::assertSame(
+            'The perch barrel cannot go out 4 turns: that is beyond its thread. From one end to the other it goes 8.8 turns, and it was moved that way before.',
+            $job->refusal(static fn (TestJob $one): TestJob => $one->entry('move', ['adjuster' => 'perch', 'turns' => 4])),
+        );
+        self::assertNull($job->state->facts->adjusters->positions['perch'], 'where it stands is still not known');
+        $job->entry('move', ['adjuster' => 'perch', 'turns' => -8]);
     }
 }

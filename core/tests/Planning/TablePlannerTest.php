@@ -6,6 +6,7 @@ namespace VividPull\Core\Tests\Planning;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use VividPull\Core\Facts\MoveMade;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Family\ModeCables;
 use VividPull\Core\Family\SlidingDrive;
@@ -198,6 +199,30 @@ final class TablePlannerTest extends TestCase
             'By what was seen (R2 reverse, R1 forward, F1 forward) no position is left: the slotted bracket has no room left that way. Suspect a bent arm or bracket, or a worn or wrong part.',
             self::advice($job)->sentence,
         );
+    }
+
+    /** A slot that nobody measured is no longer for that: once all of it was gone along, it is not asked for again. */
+    public function test_what_nobody_saw_is_moved_no_further_than_its_whole_slot(): void
+    {
+        $seen = ['r1' => 'reverse', 'f1' => 'reverse'];
+        $job = self::seen(self::selector(['R1' => -1, 'F1' => 1], 12.0, 0.0, 1), $seen);
+        $job->entry('thread', ['adjuster' => 'bracket', 'unseen' => true]);
+        while (($advice = self::advice($job))->kind === TableAdviceKind::Move) {
+            $job->entry('move', ['adjuster' => 'bracket', 'steps' => $advice->steps?->toFloat()]);
+            $job->entry('confirmed', ['key' => 'locked', 'adjuster' => 'bracket']);
+            foreach ($seen as $setting => $saw) {
+                $job->entry('outcome', ['setting' => $setting, 'saw' => $saw]);
+            }
+            self::assertLessThan(25, count($job->state->facts->readings->moves), 'it does not come to an end');
+        }
+        $slot = $job->state->run->adjuster('bracket')?->travel()->length()->toFloat() ?? 0.0;
+        $moved = array_sum(array_map(
+            static fn (MoveMade $one): float => $one->entry->steps?->toFloat() ?? 0.0,
+            $job->state->facts->readings->moves,
+        ));
+        self::assertLessThanOrEqual($slot, abs($moved));
+        self::assertSame(TableAdviceKind::OutOfReach, $advice->kind);
+        self::assertStringContainsString('the slotted bracket has no room left that way', $advice->sentence);
     }
 
     public function test_with_less_room_than_the_middle_asks_for_the_whole_window_is_looked_at(): void
