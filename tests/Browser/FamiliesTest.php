@@ -144,7 +144,7 @@ final class FamiliesTest extends BrowserTestCase
             ->as('ines')
             ->onBench('MW-07', 'bail', Preparation::OKS)
             ->line('yes', 'no', 'yes')
-            ->see('Put right what failed', 'A broken peg imitates a bad cable')
+            ->see('Put right what failed', 'A broken peg, or a mount that gave way')
             ->accessible('what no adjuster cures');
         $this
             ->armed()
@@ -174,6 +174,33 @@ final class FamiliesTest extends BrowserTestCase
         self::assertSame('inside', $measured['verdict']);
         self::assertEqualsWithDelta(0.9, $measured['mean'], 0.005);
         $this->line('ok')->click('[data-close=fit]')->see('Signed by Ines');
+    }
+
+    /** A blade that takes too long is not run again first: what to look for stands over the button of its cure. */
+    public function test_a_blade_that_takes_too_long_leads_to_what_is_put_right(): void
+    {
+        $this
+            ->as('ines')
+            ->onBench(
+                $this->machineLike('MW-07', 'FA-07'),
+                'bail',
+                Preparation::OKS,
+                ...['yes', 'yes', 'yes', 'ok', 'ok', 'engine_stops', '4.1'],
+            )
+            ->window(390, 844);
+        $this
+            ->see('Put right what failed', 'Blade stop time: 4.10 s. Outside: 1.10 s over its limit.', 'Do not run.')
+            ->see('A weak or unhooked brake spring', 'A worn or oily brake lining')
+            ->accessible('a blade that takes too long, on a phone')
+            ->click('[data-measure-again=blade_stop]')
+            ->see('Bail let go: start')
+            ->gone('[data-stopwatch] [data-primary]');
+        $this
+            ->visit('/jobs/'.$this->job())
+            ->armed()
+            ->click('[data-cure=spring]')
+            ->settled()
+            ->see('Bail closed: the brake is fully off', 'Not measured yet');
     }
 
     /** @param  float|null  $ms  where the page's clock stands; null where it goes on by itself */

@@ -6,7 +6,9 @@ namespace VividPull\Core\Family;
 
 use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\HandKind;
+use VividPull\Core\Cable\Part;
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Procedure\Cure;
 use VividPull\Core\Procedure\Gate;
 use VividPull\Core\Procedure\GateKey;
 use VividPull\Core\Procedure\GuideStep;
@@ -17,6 +19,7 @@ use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Procedure\Step;
+use VividPull\Core\Procedure\Suspect;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Spec\TimeLimit;
@@ -103,7 +106,7 @@ final readonly class Bail extends CommonFamily
             3,
             GateKey::BladeStops,
             'Outdoors: carbon monoxide kills. Deck clear, feet and hands clear. Never look under the deck: listen.',
-        )];
+        )->suspecting(...self::ofTheBrake())];
     }
 
     public function proofs(Run $run): array
@@ -113,22 +116,46 @@ final readonly class Bail extends CommonFamily
                 'brake_off',
                 'Bail closed: the brake is fully off the flywheel',
                 caution: 'Starter rope hard to pull with the bail closed: the brake is still on.',
-            )->foundToo(),
+            )->foundToo()->suspecting(...self::ofTheCable()),
             Proof::yesIsRight(
                 'contact_open',
                 'Bail closed: the stop contact is fully open',
                 caution: 'Half open, it starts only sometimes.',
             )
                 ->foundToo()
-                ->mayBeHidden(),
-            Proof::yesIsRight('brake_on', 'Bail released: the brake is on', GateKey::BrakeHolds)->foundToo(),
+                ->mayBeHidden()
+                ->suspecting(...self::ofTheCable(), ...[Suspect::of('a bent or dirty stop contact')]),
+            Proof::yesIsRight('brake_on', 'Bail released: the brake is on', GateKey::BrakeHolds)
+                ->foundToo()
+                ->suspecting(...self::ofTheBrake()),
             Proof::choice('stops', 'Bail let go while running: what happens?', [
                 'engine_stops' => 'Engine and blade stop',
                 'blade_stops' => 'Blade clutch: the engine runs on, the blade stops', 'runs_on' => 'The blade goes on',
             ], [
                 'engine_stops',
                 'blade_stops',
-            ], 'Outdoors: carbon monoxide kills. Deck clear, feet and hands clear, nobody near.', GateKey::StillAtRest)->running(),
+            ], 'Outdoors: carbon monoxide kills. Deck clear, feet and hands clear, nobody near.', GateKey::StillAtRest)->running()->suspecting(...self::ofTheBrake()),
+        ];
+    }
+
+    /** @return list<Suspect> where the bail does not draw far enough (common practice, no source) */
+    private static function ofTheCable(): array
+    {
+        return [
+            Suspect::of('a broken peg, or a mount that gave way', Cure::Mount),
+            Suspect::of('a conduit off its route, or pinched under the folding handle', Cure::Route),
+            Suspect::toReplace('a stretched wire, or a conduit whose strands poke out and have shortened it', Part::Cable),
+        ];
+    }
+
+    /** @return list<Suspect> where the brake does not come on, or not in time (common practice, no source) */
+    private static function ofTheBrake(): array
+    {
+        return [
+            Suspect::of('a weak or unhooked brake spring', Cure::Spring),
+            Suspect::of('a dry wire that lets the brake on slowly', Cure::Oiled),
+            Suspect::of('a conduit off its route, or pinched under the folding handle', Cure::Route),
+            Suspect::toReplace('a worn or oily brake lining', Part::Plates),
         ];
     }
 

@@ -26,6 +26,12 @@ final readonly class MeasureState
         public float $factor,
     ) {}
 
+    /** Whether it is told to be outside, and is put right by hand: no adjuster is the cure of it. */
+    public function isToBePutRight(): bool
+    {
+        return $this->verdict->kind->isOutside() && $this->measure->suspects !== [];
+    }
+
     public function isWhole(): bool
     {
         return count($this->values) >= $this->measure->runs;

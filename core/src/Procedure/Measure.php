@@ -17,6 +17,11 @@ final readonly class Measure
         public ?string $caution,
         /** Whether measuring it runs the machine. */
         public Running $running,
+        /**
+         * @var list<Suspect> what is looked for where it is told to be outside, the likeliest first; none where
+         *     something that turns is the cure
+         */
+        public array $suspects = [],
     ) {}
 
     public static function proved(MeasureKey $key, int $runs): self
@@ -28,6 +33,20 @@ final readonly class Measure
     public static function running(MeasureKey $key, int $runs, GateKey $gate, string $caution): self
     {
         return new self($key, $runs, $gate, false, $caution, Running::Refitted);
+    }
+
+    /** The same, where no adjuster is the cure of it; common practice, no source. */
+    public function suspecting(Suspect ...$suspects): self
+    {
+        return new self(
+            $this->key,
+            $this->runs,
+            $this->gate,
+            $this->asFound,
+            $this->caution,
+            $this->running,
+            array_values($suspects),
+        );
     }
 
     /** The same, before anything is changed as well. */

@@ -233,14 +233,18 @@ final readonly class BesideItems
                 $failing,
             ),
         );
+        $slow = array_filter(
+            $this->judgement->measures,
+            static fn (MeasureState $one): bool => $one->isToBePutRight(),
+        );
         $evidence = $finer ? null : ProofEvidence::of($this->spec, $this->run, $this->facts);
         $isProved = $evidence !== null
             && $evidence->failed !== []
             && ($failing !== [] || $evidence->isUnsafe() || $this->isAllAnswered());
-        if ($failing === [] && ! $isProved && $this->facts->observations->putRight === []) {
+        if ($failing === [] && $slow === [] && ! $isProved && $this->facts->observations->putRight === []) {
             return [];
         }
-        $done = ! $isProved && ($failing === [] || $finer);
+        $done = ! $isProved && $slow === [] && ($failing === [] || $finer);
         $last = $this->facts->observations->putRight[count($this->facts->observations->putRight) - 1] ?? null;
 
         return [new StageItem(
@@ -249,10 +253,23 @@ final readonly class BesideItems
             'Put right what failed',
             new ItemState(
                 $done,
-                said: $done ? $last?->cure->label() : ($isProved ? $evidence->whyNoSetting() : $said),
+                said: $done
+                    ? $last?->cure->label()
+                    : trim(($isProved ? $evidence->whyNoSetting() : $said).' '.$this->tooMuch($slow)),
                 stamp: $done ? $last?->stamp : null,
             ),
         )];
+    }
+
+    /** @param  array<MeasureState>  $measures */
+    private function tooMuch(array $measures): string
+    {
+        return implode(' ', array_map(
+            fn (MeasureState $one): string => "{$one->measure->key->label()}: "
+                .($one->found === null ? '' : self::figure($one, $one->found->mean).'. ')
+                ."{$one->verdict->sentence}.",
+            $measures,
+        ));
     }
 
     /** What is left to try is tried first, where it is safe: it may say which way. */

@@ -27,6 +27,7 @@ use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Procedure\PackFindings;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\ReplacementReason;
+use VividPull\Core\Procedure\Suspect;
 use VividPull\Core\Progress\CableMatching;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Spec\OutcomeSetting;
@@ -62,8 +63,19 @@ final readonly class BesideCodec
                 $family->cures(),
             ),
             'imitators' => $family->imitators(),
-            'suspects' => SuspectCodec::encode($family, $this->evidence->suspects()),
+            'suspects' => SuspectCodec::encode($family, $this->suspects()),
         ];
+    }
+
+    /** @return list<Suspect> of what failed and of what was measured outside, the likeliest first */
+    private function suspects(): array
+    {
+        $suspects = array_column($this->evidence->suspects(), null, 'what');
+        foreach ($this->state->judgement->measures as $one) {
+            $suspects += $one->isToBePutRight() ? array_column($one->measure->suspects, null, 'what') : [];
+        }
+
+        return array_values($suspects);
     }
 
     /** @return array<string, mixed> */
@@ -221,6 +233,7 @@ final readonly class BesideCodec
             'advice' => $state->verdict->advice,
             'chance_inside' => $state->verdict->chanceInside,
             'note' => $state->note,
+            'put_right' => $state->isToBePutRight(),
         ];
     }
 

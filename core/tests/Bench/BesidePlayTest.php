@@ -30,6 +30,11 @@ final class BesidePlayTest extends TestCase
         self::assertSame('found:brake_off', self::asks($job));
         $job->line('yes')->line('no')->line('yes');
         self::assertSame([JobStage::Set, 'put_right'], [$job->state->progress->stage, self::asks($job)]);
+        self::assertSame(
+            ['mount', 'route', null, null],
+            array_column(StateCodec::encode($job->state)['beside']['suspects'], 'cure'),
+            'the likeliest first',
+        );
         self::assertSame(PlanKind::NotSettable, $job->state->next()->kind);
         $job->entry('put_right', ['cure' => 'mount', 'remark' => 'peg replaced']);
         self::assertSame('check:brake_off', self::asks($job), 'what was tried before counts no more');
@@ -51,15 +56,27 @@ final class BesidePlayTest extends TestCase
             ->line('yes')
             ->refit()
             ->line('engine_stops')
-            ->line('3.6')
-            ->line('3.7')
-            ->line('3.5');
+            ->line('3.6');
+        self::assertSame('put_right', self::asks($job), 'nobody is asked to run it again first');
+        $job->line('3.7', 'measure:blade_stop')->line('3.5', 'measure:blade_stop');
         self::assertSame(
             [GateStatus::Failed, 'The blade takes too long to stop.'],
             [self::gate($job, GateKey::BladeStops)->status, self::gate($job, GateKey::BladeStops)->sentence],
         );
         self::assertContains('The blade takes too long to stop.', $job->state->progress->blocks(ClosingOutcome::Fit));
+        self::assertSame('put_right', self::asks($job));
+        self::assertSame(
+            'Blade stop time: 3.60 s. Outside: 0.60 s over its limit.',
+            $job->state->progress->item('put_right')?->said,
+        );
+        $beside = StateCodec::encode($job->state)['beside'];
+        self::assertSame([true], array_column($beside['measures'], 'put_right'));
+        self::assertSame(
+            ['a weak or unhooked brake spring', 'spring', null],
+            [$beside['suspects'][0]['what'], $beside['suspects'][0]['cure'], $beside['suspects'][0]['part']],
+        );
         $job->entry('put_right', ['cure' => 'spring']);
+        self::assertSame('check:brake_off', self::asks($job), 'all is tried anew');
         self::assertSame(
             GateStatus::Unknown,
             self::gate($job, GateKey::BladeStops)->status,

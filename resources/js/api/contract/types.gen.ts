@@ -1306,6 +1306,10 @@ export type Beside = {
         advice: string | null;
         chance_inside: number | null;
         note: string | null;
+        /**
+         * Whether it is told to be outside and is put right by hand, since no adjuster is the cure of it.
+         */
+        put_right: boolean;
     }>;
     window: {
         stroke_mm: number;

@@ -2231,7 +2231,8 @@ export const zBeside = z.object({
         sentence: z.string(),
         advice: z.nullable(z.string()),
         chance_inside: z.nullable(z.number()),
-        note: z.nullable(z.string())
+        note: z.nullable(z.string()),
+        put_right: z.boolean()
     })),
     window: z.nullable(z.object({
         stroke_mm: z.number(),

@@ -10,8 +10,8 @@ const shown = (seconds: number) => decimals(seconds, 2);
 
 /** A stopwatch in one big button: let go, stands, log. Its figure goes into the log as if it had been typed. */
 export const StopWatch = () => {
-  const { sendLine, job } = useBench();
-  const isStopped = job.do_not_run.length > 0;
+  const { sendLine, job, state } = useBench();
+  const isStopped = job.do_not_run.length > 0 || state.gates.some((one) => one.status === 'failed');
   const [watch, setWatch] = useState<Watch>({ is: 'still' });
   const seconds = useSeconds(watch);
   const press = () => {

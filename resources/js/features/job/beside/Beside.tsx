@@ -12,12 +12,12 @@ import { WindowPanel } from './WindowPanel';
 
 /** What this control does and is measured by beside its play, each drawn as the thing itself. */
 export const Beside = ({ measured }: { measured: boolean }) => {
-  const { beside } = useBench().state;
-  const { table, window, engagement } = beside;
+  const { state } = useBench();
+  const { table, window, engagement } = state.beside;
   return (
     <>
       {table !== null && <TablePanel table={table} />}
-      {window !== null && <WindowPanel window={window} />}
+      {window !== null && <WindowPanel window={window} cable={state.pair === null ? null : state.first_label} />}
       {engagement !== null && <EngagementPanel engagement={engagement} />}
       {(measured || table === null) && <MeasuresPanel />}
       <PullPanel />

@@ -9,8 +9,10 @@ import { paint } from '../../../theme/paint';
 const HEIGHT = 92;
 const EDGE = 18;
 
-/** A throttle between closing lost and opening lost: where its slack lies, tightest pose to slackest. */
-export const WindowPanel = ({ window }: { window: ThrottleWindow }) => {
+type Props = { window: ThrottleWindow; cable: string | null };
+
+/** A throttle between closing lost and opening lost: where its slack lies, tightest pose to slackest, and of which cable. */
+export const WindowPanel = ({ window, cable }: Props) => {
   const [box, width] = useWidth<HTMLDivElement>(640);
   const empty = window.most_mm < window.least_mm;
   const seen = [window.tightest_mm, window.slackest_mm].filter((value): value is number => value !== null);
@@ -28,7 +30,9 @@ export const WindowPanel = ({ window }: { window: ThrottleWindow }) => {
         <Heading as="h2" fontSize="lg">
           Closing and opening
         </Heading>
-        <Box textStyle="small">slack at the wire, {lengthUnit()}</Box>
+        <Box textStyle="small">
+          {cable === null ? '' : `${cable}: `}slack at the wire, {lengthUnit()}
+        </Box>
       </Flex>
       <Box ref={box} role="img" aria-label={window.sentence}>
         <svg width={width} height={HEIGHT} aria-hidden="true">
