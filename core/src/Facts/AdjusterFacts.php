@@ -23,8 +23,8 @@ final readonly class AdjusterFacts
      * @param  array<string, list<string>>  $guides  steps done of the guided sequence last begun, by adjuster
      * @param  array<string, true>  $coversOff  by adjuster
      * @param  array<string, true>  $seized  those that will not turn
-     * @param  array<string, StepRange>  $may  where each may stand that nobody saw and that was moved: what it was moved
-     *     by, it had room for
+     * @param  array<string, StepRange>  $may  where each may stand that nobody saw and that was moved: what it was
+     *     moved by, it had room for
      */
     public function __construct(
         public array $positions,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Family;
 
 use VividPull\Core\Cable\HandKind;
+use VividPull\Core\Cable\Part;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Procedure\Gate;
 use VividPull\Core\Procedure\GateKey;
@@ -12,6 +13,7 @@ use VividPull\Core\Procedure\Inspection;
 use VividPull\Core\Procedure\JobStage;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Step;
+use VividPull\Core\Procedure\Suspect;
 use VividPull\Core\Spec\FamilyKey;
 
 /**
@@ -74,11 +76,20 @@ final readonly class AutomaticClutch extends CommonFamily
                 caution: self::CARBON_MONOXIDE.' Brake on, nobody in front.',
             )
                 ->foundToo()
-                ->running(),
+                ->running()
+                ->suspecting(
+                    Suspect::of('an idle set too high'),
+                    Suspect::toReplace('a weak or broken shoe spring', Part::Spring),
+                    Suspect::of('the wrong oil'),
+                ),
             Proof::choice('takes_hold', 'As the engine is raised: how does it take hold?', [
                 'smoothly' => 'Smoothly, well above idle', 'late' => 'Late, or with a lot of slip',
                 'snatch' => 'With a snatch',
-            ], ['smoothly'], 'Test ride only by a licensed rider in gear, away from traffic.')->foundToo()->running(),
+            ], ['smoothly'], 'Test ride only by a licensed rider in gear, away from traffic.')->foundToo()->running()->suspecting(
+                Suspect::of('the wrong or old oil'),
+                Suspect::toReplace('worn or glazed shoes', Part::Plates),
+                Suspect::toReplace('a weak or broken shoe spring', Part::Spring),
+            ),
         ];
     }
 

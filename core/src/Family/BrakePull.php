@@ -6,6 +6,7 @@ namespace VividPull\Core\Family;
 
 use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\HandKind;
+use VividPull\Core\Cable\Part;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Procedure\Bearing;
 use VividPull\Core\Procedure\Cure;
@@ -76,7 +77,11 @@ final readonly class BrakePull extends CommonFamily
                 GateKey::BrakeHolds,
             )
                 ->running()
-                ->erring(['at_end' => Bearing::LessSlack, 'not' => Bearing::LessSlack]),
+                ->erring(['at_end' => Bearing::LessSlack, 'not' => Bearing::LessSlack])
+                ->suspecting(
+                    Suspect::toReplace('worn, oily or glazed shoes or pads', Part::Plates),
+                    ...Suspect::ofNotReaching(),
+                ),
             Proof::yesIsRight(
                 'springs_back',
                 'Let go: the lever springs back by itself',

@@ -135,7 +135,19 @@ final readonly class ClutchLever extends CommonFamily
                 ),
             Proof::yesIsRight('wiggle_still', 'Lever wiggled through its play: the arm stays still')
                 ->noWants(Bearing::MoreSlack)
-                ->mayBeHidden(),
+                ->mayBeHidden()
+                ->suspecting(
+                    Suspect::of('a spring that pulls the arm', Cure::Spring),
+                    Suspect::of('a conduit that moves in its seat', Cure::Ferrule),
+                ),
+            ...self::whenRun(),
+        ];
+    }
+
+    /** @return list<Proof> what is tried with the engine running */
+    private static function whenRun(): array
+    {
+        return [
             Proof::yesIsRight(
                 'no_creep',
                 'In gear with the lever in, it does not creep',
@@ -143,7 +155,12 @@ final readonly class ClutchLever extends CommonFamily
                 caution: self::RUNNING.' Rear wheel clear of people.',
             )
                 ->running()
-                ->noWants(Bearing::LessSlack),
+                ->noWants(Bearing::LessSlack)
+                ->suspecting(
+                    Suspect::of('the arm on the wrong spline'),
+                    Suspect::of('the wrong oil, or oil too thick in the cold'),
+                    Suspect::toReplace('warped or notched plates', Part::Plates),
+                ),
             Proof::choice('no_slip', 'Lever out, in a high gear against the brake, or under load: does it hold?', [
                 'holds' => 'It holds: the engine labours or stalls',
                 'slips' => 'It slips: the engine speeds up, the wheel does not',
@@ -155,7 +172,15 @@ final readonly class ClutchLever extends CommonFamily
                 ),
             Proof::choice('bite', 'Where does it bite?', [
                 'early' => 'As it leaves the bar', 'middle' => 'In the middle', 'late' => 'At the very end',
-            ], ['middle'], 'Test ride only by a licensed rider in gear, away from traffic.')->running()->mayBeLeftAs(['early', 'late'])->erring(['early' => Bearing::LessSlack, 'late' => Bearing::MoreSlack]),
+            ], ['middle'], 'Test ride only by a licensed rider in gear, away from traffic.')
+                ->running()
+                ->mayBeLeftAs(['early', 'late'])
+                ->erring(['early' => Bearing::LessSlack, 'late' => Bearing::MoreSlack])
+                ->suspecting(
+                    Suspect::of('the arm on the wrong spline'),
+                    Suspect::of('worn ends of screw, rod or arm'),
+                    Suspect::toReplace('a worn pack', Part::Plates),
+                ),
         ];
     }
 

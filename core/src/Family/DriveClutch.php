@@ -110,7 +110,8 @@ abstract readonly class DriveClutch extends CommonFamily
             )
                 ->running()
                 ->mayBeLeftAs(['late'])
-                ->erring(['late' => Bearing::LessSlack, 'none' => Bearing::LessSlack]),
+                ->erring(['late' => Bearing::LessSlack, 'none' => Bearing::LessSlack])
+                ->suspecting(...Suspect::ofSlipping(), ...Suspect::ofNotReaching()),
             Proof::choice(
                 'under_load',
                 'Under load: what does it do?',
@@ -122,7 +123,8 @@ abstract readonly class DriveClutch extends CommonFamily
                 'Light load first. '.self::DRIVING,
             )
                 ->running()
-                ->erring(['slips' => Bearing::LessSlack]),
+                ->erring(['slips' => Bearing::LessSlack])
+                ->suspecting(...Suspect::ofSlipping()),
             Proof::yesIsRight(
                 'springs_back',
                 'Let go: the handle springs back by itself',
@@ -141,11 +143,7 @@ abstract readonly class DriveClutch extends CommonFamily
             )
                 ->running()
                 ->noWants(Bearing::Taut)
-                ->suspecting(
-                    Suspect::of('a belt that drags in its guides', Cure::Belt),
-                    Suspect::of('a stiff idler', Cure::Oiled),
-                    Suspect::of('a weak spring', Cure::Spring),
-                );
+                ->suspecting(...Suspect::ofDrivingAtRest());
     }
 
     public function cures(): array

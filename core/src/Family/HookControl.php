@@ -75,10 +75,12 @@ final readonly class HookControl extends CommonFamily
                 caution: self::RUNNING,
             )
                 ->running()
-                ->noWants(Bearing::Taut),
+                ->noWants(Bearing::Taut)
+                ->suspecting(...Suspect::ofDrivingAtRest()),
             Proof::yesIsRight('full_drive', 'Pulled: full drive before the end of its travel', caution: self::RUNNING)
                 ->running()
-                ->noWants(Bearing::LessSlack),
+                ->noWants(Bearing::LessSlack)
+                ->suspecting(...Suspect::ofSlipping(), ...Suspect::ofNotReaching()),
             Proof::yesIsRight(
                 'springs_back',
                 'Let go: the handle springs back by itself',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Family;
 
 use VividPull\Core\Cable\HandKind;
+use VividPull\Core\Cable\Part;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Procedure\Cure;
 use VividPull\Core\Procedure\Gate;
@@ -13,6 +14,7 @@ use VividPull\Core\Procedure\Inspection;
 use VividPull\Core\Procedure\JobStage;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Step;
+use VividPull\Core\Procedure\Suspect;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Trace\WorkingEnd;
 
@@ -72,7 +74,11 @@ final readonly class HydraulicClutch extends CommonFamily
                 'Lever drawn and held: how does it feel?',
                 ['firm' => 'Firm, and stays there', 'spongy' => 'Spongy', 'sinks' => 'Sinks to the bar'],
                 ['firm'],
-            )->foundToo(),
+            )->foundToo()->suspecting(
+                Suspect::of('air in the line'),
+                Suspect::of('a swollen hose or a wet joint'),
+                Suspect::of('a worn seal at the lever or at the clutch: it sinks'),
+            ),
             Proof::yesIsRight(
                 'no_creep',
                 'In gear with the lever in, it does not creep',
@@ -81,7 +87,12 @@ final readonly class HydraulicClutch extends CommonFamily
                     .' Brake on, nobody in front. Rear wheel clear of people. Test ride only by a licensed rider in gear, away from traffic.',
             )
                 ->foundToo()
-                ->running(),
+                ->running()
+                ->suspecting(
+                    Suspect::of('air in the line, or fluid too low'),
+                    Suspect::of('a push rod without its clearance'),
+                    Suspect::toReplace('warped or notched plates', Part::Plates),
+                ),
         ];
     }
 

@@ -7,6 +7,7 @@ namespace VividPull\Core\Family;
 use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\HandKind;
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Procedure\Cure;
 use VividPull\Core\Procedure\Gate;
 use VividPull\Core\Procedure\GateKey;
 use VividPull\Core\Procedure\GuideStep;
@@ -15,6 +16,7 @@ use VividPull\Core\Procedure\JobStage;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Procedure\Step;
+use VividPull\Core\Procedure\Suspect;
 use VividPull\Core\Quantity\StepUnit;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\Mover;
@@ -153,14 +155,19 @@ final readonly class ModeCables extends CommonFamily
                 'In park both rear wheels are locked',
                 GateKey::BrakeHolds,
                 caution: 'Turn a wheel at each change, so that teeth can meet.',
-            ),
-            Proof::yesIsRight('dash_agrees', 'The dash shows what the wheels do in every mode')->mayBeHidden(),
+            )->suspecting(Suspect::of('a bent arm or bracket', Cure::Mount), Suspect::of('worn teeth')),
+            Proof::yesIsRight('dash_agrees', 'The dash shows what the wheels do in every mode')
+                ->mayBeHidden()
+                ->suspecting(Suspect::of('a switch at the arm, or its plug')),
             Proof::choice(
                 'unlock',
                 'Leaving the locked mode: how does it let go?',
                 ['cleanly' => 'Cleanly', 'bang' => 'Late, with a bang'],
                 ['cleanly'],
                 'A late unlock bangs: the lever has left the locked mode, the teeth have not.',
+            )->suspecting(
+                Suspect::of('a dry arm or shaft', Cure::Oiled),
+                Suspect::of('a bent arm or bracket', Cure::Mount),
             ),
         ];
     }

@@ -53,7 +53,8 @@ final readonly class OtherControl extends CommonFamily
                 caution: self::RUNNING,
             )
                 ->running()
-                ->noWants(Bearing::LessSlack),
+                ->noWants(Bearing::LessSlack)
+                ->suspecting(...Suspect::ofNotReaching()),
             Proof::yesIsRight(
                 'springs_back',
                 'Let go: the handle springs back by itself',

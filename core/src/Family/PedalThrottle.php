@@ -115,7 +115,10 @@ final readonly class PedalThrottle extends CommonFamily
             Proof::yesIsRight(
                 Proof::WIDE_OPEN,
                 'Pedal fully down: the carburettor is wide open, and no more',
-            )->noWants(Bearing::LessSlack),
+            )->noWants(Bearing::LessSlack)->suspecting(
+                Suspect::of('a mat or a stop that keeps the pedal up'),
+                ...Suspect::ofNotReaching(),
+            ),
             Proof::yesIsRight('snap_shut', 'Pedal let go: it snaps fully shut by itself', GateKey::SnapShut)
                 ->noWants(Bearing::Taut)
                 ->suspecting(
@@ -136,7 +139,8 @@ final readonly class PedalThrottle extends CommonFamily
                 'Outdoors: carbon monoxide kills. Seated, key in last, nobody in front.',
             )
                 ->running()
-                ->erring(['jerky' => Bearing::MoreSlack, 'dead' => Bearing::LessSlack]),
+                ->erring(['jerky' => Bearing::MoreSlack, 'dead' => Bearing::LessSlack])
+                ->suspecting(Suspect::of('a dry or stiff governor arm', Cure::Oiled), ...Suspect::ofNotReaching()),
         ];
     }
 

@@ -6,8 +6,10 @@ namespace VividPull\Core\Family;
 
 use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\HandKind;
+use VividPull\Core\Cable\Part;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Procedure\Bearing;
+use VividPull\Core\Procedure\Cure;
 use VividPull\Core\Procedure\Gate;
 use VividPull\Core\Procedure\GateKey;
 use VividPull\Core\Procedure\JobStage;
@@ -49,7 +51,20 @@ final readonly class ReleaseByPull extends DriveClutch
                 caution: self::DRIVING,
             )
                 ->running()
-                ->noWants(Bearing::LessSlack),
+                ->noWants(Bearing::LessSlack)
+                ->suspecting(...Suspect::ofNotReaching()),
+            ...self::letGo(),
+            Proof::yesIsRight(
+                'springs_back',
+                'Let go: the handle springs back by itself',
+            )->suspecting(...Suspect::ofComingBack()),
+        ];
+    }
+
+    /** @return list<Proof> what it does with the handle let go */
+    private static function letGo(): array
+    {
+        return [
             Proof::choice(
                 'drives_released',
                 'Handle let go: how does it take up?',
@@ -58,7 +73,8 @@ final readonly class ReleaseByPull extends DriveClutch
                 self::DRIVING,
             )
                 ->running()
-                ->erring(['weak' => Bearing::Taut, 'none' => Bearing::Taut]),
+                ->erring(['weak' => Bearing::Taut, 'none' => Bearing::Taut])
+                ->suspecting(...self::ofGripping()),
             Proof::choice(
                 'under_load',
                 'Under load, handle let go: what does it do?',
@@ -70,11 +86,18 @@ final readonly class ReleaseByPull extends DriveClutch
                 'Light load first. '.self::DRIVING,
             )
                 ->running()
-                ->erring(['slips' => Bearing::Taut]),
-            Proof::yesIsRight(
-                'springs_back',
-                'Let go: the handle springs back by itself',
-            )->suspecting(...Suspect::ofComingBack()),
+                ->erring(['slips' => Bearing::Taut])
+                ->suspecting(...self::ofGripping()),
+        ];
+    }
+
+    /** @return list<Suspect> where it does not grip with the handle let go (common practice, no source) */
+    private static function ofGripping(): array
+    {
+        return [
+            Suspect::toReplace('a worn or burnt lining', Part::Plates),
+            Suspect::of('a weak clutch spring', Cure::Spring),
+            Suspect::of('a stretched, glazed or oily belt', Cure::Belt),
         ];
     }
 

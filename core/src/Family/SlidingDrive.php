@@ -108,12 +108,13 @@ final readonly class SlidingDrive extends CommonFamily
                 caution: 'Outdoors: carbon monoxide kills. Hard floor, blade off, hands clear of the wheels, nobody in front.',
             )
                 ->running()
-                ->noWants(Bearing::MoreSlack),
+                ->noWants(Bearing::MoreSlack)
+                ->suspecting(...Suspect::ofDrivingAtRest()),
             Proof::yesIsRight(
                 'rolls_back',
                 'Handle released: it rolls back freely',
                 caution: 'Hard to pull back is a drive that does not let go: try it both ways.',
-            )->noWants(Bearing::MoreSlack),
+            )->noWants(Bearing::MoreSlack)->suspecting(...Suspect::ofDrivingAtRest()),
             Proof::yesIsRight(
                 'handle_returns',
                 'Let go: the handle returns by itself',
@@ -126,7 +127,8 @@ final readonly class SlidingDrive extends CommonFamily
                 'Outdoors: carbon monoxide kills. Nobody in front. Hard floor first, then grass: load slows it.',
             )
                 ->running()
-                ->erring(['slow' => Bearing::LessSlack]),
+                ->erring(['slow' => Bearing::LessSlack])
+                ->suspecting(...Suspect::ofSlipping()),
         ];
     }
 

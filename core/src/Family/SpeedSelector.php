@@ -7,6 +7,7 @@ namespace VividPull\Core\Family;
 use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\HandKind;
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Procedure\Cure;
 use VividPull\Core\Procedure\Gate;
 use VividPull\Core\Procedure\GateKey;
 use VividPull\Core\Procedure\GuideStep;
@@ -15,6 +16,7 @@ use VividPull\Core\Procedure\JobStage;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Procedure\Step;
+use VividPull\Core\Procedure\Suspect;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\Mover;
 use VividPull\Core\Spec\OutcomeSetting;
@@ -104,18 +106,32 @@ final readonly class SpeedSelector extends CommonFamily
                 caution: self::DRIVING,
             )
                 ->foundToo()
-                ->running(),
+                ->running()
+                ->suspecting(...self::ofTheArm()),
             Proof::yesIsRight(
                 'order',
                 'R1 is slower than R2, and F1 is the slowest forward',
                 caution: self::DRIVING,
-            )->running(),
+            )->running()->suspecting(...self::ofTheArm()),
             Proof::yesIsRight(
                 'auger_still',
                 'With both handles released nothing turns',
                 GateKey::StillAtRest,
                 caution: self::DRIVING.' Auger area clear: use a stick, never a hand.',
-            )->running(),
+            )->running()->suspecting(
+                Suspect::of('a weak or unhooked idler spring', Cure::Spring),
+                Suspect::of('a stiff idler or pivot', Cure::Oiled),
+                Suspect::of('a belt that drags in its guides'),
+            ),
+        ];
+    }
+
+    /** @return list<Suspect> where the settings are right and the drive is not (common practice, no source) */
+    private static function ofTheArm(): array
+    {
+        return [
+            Suspect::of('a bent arm or bracket', Cure::Mount),
+            Suspect::of('a worn or loose friction wheel'),
         ];
     }
 

@@ -107,7 +107,7 @@ final readonly class TriggerThrottle extends CommonFamily
             Proof::yesIsRight(
                 Proof::WIDE_OPEN,
                 'Trigger fully pulled: the carburettor is wide open',
-            )->noWants(Bearing::LessSlack),
+            )->noWants(Bearing::LessSlack)->suspecting(...Suspect::ofNotReaching()),
             Proof::yesIsRight('snap_shut', 'Let go: snaps shut by itself', GateKey::SnapShut)
                 ->noWants(Bearing::Taut)
                 ->suspecting(

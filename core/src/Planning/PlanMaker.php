@@ -238,7 +238,9 @@ final readonly class PlanMaker
         $options = $this->options($adjuster, null);
         $whole = $options->ranges === [] ? null : $options->whole();
 
-        return $whole !== null && max($whole->from * $options->slack * $shift, $whole->to * $options->slack * $shift) > 0.0;
+        $way = $options->slack * $shift;
+
+        return $whole !== null && max($whole->from * $way, $whole->to * $way) > 0.0;
     }
 
     /** How near this adjuster alone could come, in mm at the reading point. */

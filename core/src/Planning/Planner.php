@@ -130,14 +130,7 @@ final readonly class Planner
         if ($allowed === null) {
             return PlanOutcome::choose(PlanKind::Prove, self::PROVE, [], null, $window->target);
         }
-        $within = static fn (SpecBand $one): ShiftWindow => self::window(
-            $spec,
-            $run,
-            $facts,
-            $beliefs,
-            $judgement,
-            $one,
-        );
+        $within = static fn (SpecBand $in): ShiftWindow => self::window($spec, $run, $facts, $beliefs, $judgement, $in);
         $window = $allowed === $band ? $window : $within($allowed);
         $known = $judgement->sweep->knownBand($spec->play()->band);
         $less = $isSettled || $known === $band ? null : static fn (): ShiftWindow => $within($known);

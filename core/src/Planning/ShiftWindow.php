@@ -12,8 +12,8 @@ use VividPull\Core\Spec\SpecBand;
  *
  * A shift does when the next reading would then be called inside with at least 95 % chance; where no shift within reach
  * is that sure, those within 0.02 of the best do (and of a small best, those with four fifths of it), so long as they
- * bring the expected reading inside. The first move of a job may pass the far edge with at most 5 % chance; the smallest
- * step there is may always be made, since nothing less can be tried. The chance has one peak along the shift.
+ * bring the expected reading inside. The first move of a job may pass the far edge with at most 5 % chance; the
+ * smallest step there is may always be made, since nothing less can be tried. The chance has one peak along the shift.
  */
 final class ShiftWindow
 {

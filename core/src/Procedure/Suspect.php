@@ -28,6 +28,35 @@ final readonly class Suspect
         return new self($what, null, $part);
     }
 
+    /** @return list<self> where it drives, turns or drags with the control released */
+    public static function ofDrivingAtRest(): array
+    {
+        return [
+            self::of('a weak or unhooked spring', Cure::Spring),
+            self::of('a belt that drags in its guides', Cure::Belt),
+            self::of('a stiff idler or pivot', Cure::Oiled),
+        ];
+    }
+
+    /** @return list<self> where a drive slips or is weak under load */
+    public static function ofSlipping(): array
+    {
+        return [
+            self::of('a stretched, glazed or oily belt', Cure::Belt),
+            self::of('a weak or broken idler spring', Cure::Spring),
+        ];
+    }
+
+    /** @return list<self> where what is pulled does not go as far as it should */
+    public static function ofNotReaching(): array
+    {
+        return [
+            self::of('a ferrule or end out of its seat', Cure::Ferrule),
+            self::of('a bracket that is bent or gives way', Cure::Mount),
+            self::toReplace('a stretched cable', Part::Cable),
+        ];
+    }
+
     /** @return list<self> where something that is let go does not come back by itself */
     public static function ofComingBack(): array
     {

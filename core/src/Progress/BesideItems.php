@@ -219,20 +219,7 @@ final readonly class BesideItems
      */
     public function putRight(bool $finer): array
     {
-        $failing = array_filter(
-            [...$this->foundProofs(), ...SymptomProofs::of($this->facts->observations->symptoms)],
-            fn (Proof $proof): bool => ($answer = $this->facts->answers->checks[$proof->key] ?? null) !== null
-                && ! $proof->passes($answer->answer),
-        );
-        $said = implode(
-            ' ',
-            array_map(
-                static fn (Proof $proof): string => SymptomProofs::isOne($proof)
-                    ? SymptomProofs::stillThere($proof)
-                    : 'Failed: '.lcfirst(rtrim($proof->question, '?')).'.',
-                $failing,
-            ),
-        );
+        $failing = $this->foundFailing();
         $slow = array_filter(
             $this->judgement->measures,
             static fn (MeasureState $one): bool => $one->isToBePutRight(),
@@ -255,10 +242,31 @@ final readonly class BesideItems
                 $done,
                 said: $done
                     ? $last?->cure->label()
-                    : trim(($isProved ? $evidence->whyNoSetting() : $said).' '.$this->tooMuch($slow)),
+                    : trim(($isProved ? $evidence->whyNoSetting() : self::saidOf($failing)).' '.$this->tooMuch($slow)),
                 stamp: $done ? $last?->stamp : null,
             ),
         )];
+    }
+
+    /** @return array<Proof> what failed before anything was changed, and symptoms that are there still */
+    private function foundFailing(): array
+    {
+        return array_filter(
+            [...$this->foundProofs(), ...SymptomProofs::of($this->facts->observations->symptoms)],
+            fn (Proof $proof): bool => ($answer = $this->facts->answers->checks[$proof->key] ?? null) !== null
+                && ! $proof->passes($answer->answer),
+        );
+    }
+
+    /** @param  array<Proof>  $failing */
+    private static function saidOf(array $failing): string
+    {
+        return implode(' ', array_map(
+            static fn (Proof $proof): string => SymptomProofs::isOne($proof)
+                ? SymptomProofs::stillThere($proof)
+                : 'Failed: '.lcfirst(rtrim($proof->question, '?')).'.',
+            $failing,
+        ));
     }
 
     /** @param  array<MeasureState>  $measures */

@@ -63,7 +63,7 @@ final class ProofEvidenceTest extends TestCase
         $job = self::proved(19.4, ['bite' => 'late']);
         self::assertSame('put_right', self::asked($job));
         self::assertStringContainsString('No step that way is left inside the band.', self::item($job)->said ?? '');
-        self::assertStringContainsString('Look for: Arm on the wrong spline', $job->state->next()->sentence);
+        self::assertStringContainsString('Look for: the arm on the wrong spline', $job->state->next()->sentence);
         $job->entry('put_right', ['cure' => 'other', 'remark' => 'arm moved by a tooth']);
         self::assertSame('in_band', self::asked($job->line('cold')), 'read and tried anew');
     }
@@ -352,6 +352,7 @@ final class ProofEvidenceTest extends TestCase
         $cured = 0;
         foreach (FamilyKey::cases() as $key) {
             foreach (Families::of($key)->proofs($run) as $proof) {
+                self::assertNotSame([], $proof->suspects, "{$proof->question}: it leads nowhere");
                 foreach ($proof->suspects as $suspect) {
                     $cured += $suspect->cure === null ? 0 : 1;
                     self::assertContains($suspect->cure ?? Cure::Other, Families::of($key)->cures(), $suspect->what);
