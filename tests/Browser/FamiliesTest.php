@@ -291,7 +291,7 @@ final class FamiliesTest extends BrowserTestCase
             ->line('16', '16', '16')
             ->see('past the return spring', 'Marks that meet at rest prove nothing')
             ->line('return_only')
-            ->see('Put right what failed', 'arm on the wrong spline');
+            ->see('Put right what failed', 'The arm on the wrong spline');
         $this
             ->click('[data-stage=set]')
             ->click('[data-adjuster=spline]')

@@ -195,7 +195,10 @@ final readonly class ClutchLever extends CommonFamily
             Proof::choice('springs_felt', 'Lever drawn slowly, past the return spring: what comes after it?', [
                 'springs' => 'The clutch springs: it grows much heavier',
                 'return_only' => 'Nothing more: only the return spring',
-            ], ['springs'], 'Marks that meet at rest prove nothing. An arm on the wrong spline feels normal.', GateKey::SpringsReached),
+            ], ['springs'], 'Marks that meet at rest prove nothing. An arm on the wrong spline feels normal.', GateKey::SpringsReached)->suspecting(
+                Suspect::of('the arm on the wrong spline'),
+                Suspect::of('worn ends of screw, rod or arm'),
+            ),
         ];
     }
 

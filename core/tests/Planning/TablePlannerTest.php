@@ -207,13 +207,15 @@ final class TablePlannerTest extends TestCase
         $seen = ['r1' => 'reverse', 'f1' => 'reverse'];
         $job = self::seen(self::selector(['R1' => -1, 'F1' => 1], 12.0, 0.0, 1), $seen);
         $job->entry('thread', ['adjuster' => 'bracket', 'unseen' => true]);
-        while (($advice = self::advice($job))->kind === TableAdviceKind::Move) {
+        $advice = self::advice($job);
+        while ($advice->kind === TableAdviceKind::Move) {
             $job->entry('move', ['adjuster' => 'bracket', 'steps' => $advice->steps?->toFloat()]);
             $job->entry('confirmed', ['key' => 'locked', 'adjuster' => 'bracket']);
             foreach ($seen as $setting => $saw) {
                 $job->entry('outcome', ['setting' => $setting, 'saw' => $saw]);
             }
             self::assertLessThan(25, count($job->state->facts->readings->moves), 'it does not come to an end');
+            $advice = self::advice($job);
         }
         $slot = $job->state->run->adjuster('bracket')?->travel()->length()->toFloat() ?? 0.0;
         $moved = array_sum(array_map(
