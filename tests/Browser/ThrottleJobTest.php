@@ -241,7 +241,7 @@ final class ThrottleJobTest extends BrowserTestCase
 
     public function test_where_a_rule_cannot_tell_the_caliper_is_one_tap_on_the_card_that_asks_for_it(): void
     {
-        $tag = $this->machineLike('RT-14', 'TJ-27');
+        $tag = $this->machineLike('RT-14', 'TJ-41');
         $this
             ->as('ines')
             ->onBench($tag, 'clutch', Preparation::RIGHT, '3', '19.5', '20', '19.5')

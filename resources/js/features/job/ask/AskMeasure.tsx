@@ -7,6 +7,7 @@ import { BeforeAdviceContext } from '../beforeAdvice';
 import { Governor } from '../beside/Governor';
 import { useBench } from '../useBench';
 import { AskCard } from './AskCard';
+import { Cures } from './Cures';
 import { HangTag } from './HangTag';
 import { StopWatch } from './StopWatch';
 
@@ -31,6 +32,12 @@ export const AskMeasure = ({ item }: { item: Item }) => {
         </Flex>
       )}
       {governed && <Governor vivid />}
+      {governed && item.failed && state.beside.governor?.body == null && (
+        <>
+          <Box textStyle="small">Tap what was put right. It is measured anew then.</Box>
+          <Cures tall />
+        </>
+      )}
       {item.failed && <HangTag />}
     </AskCard>
   );
