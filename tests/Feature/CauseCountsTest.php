@@ -61,6 +61,22 @@ final class CauseCountsTest extends TestCase
         self::assertSame(1, self::row($this->getJson('/api/causes/clutch_lever')->json(), 'worn_plates')['here']);
     }
 
+    public function test_what_was_counted_of_a_cause_under_its_former_name_is_kept(): void
+    {
+        $row = static fn (string $cause, int $changed, int $elsewhere): array => [
+            'family' => 'twist_grip', 'cause' => $cause, 'changed' => $changed, 'elsewhere' => $elsewhere,
+        ];
+        DB::table('cause_weights')->insert([$row('unseated', 2, 3), $row('unseated_ferrule', 1, 0)]);
+        (require database_path('migrations/2026_12_04_000000_name_an_unseated_ferrule_once.php'))->up();
+        self::assertEquals(
+            [(object) $row('unseated_ferrule', 3, 3)],
+            DB::table('cause_weights')->get(['family', 'cause', 'changed', 'elsewhere'])->all(),
+        );
+        DB::table('cause_weights')->update(['cause' => 'unseated']);
+        (require database_path('migrations/2026_12_04_000000_name_an_unseated_ferrule_once.php'))->up();
+        self::assertSame(['unseated_ferrule'], DB::table('cause_weights')->pluck('cause')->all());
+    }
+
     public function test_what_another_workshop_counted_weighs_beside_ones_own_and_is_not_passed_on(): void
     {
         $this->signIn('oda');

@@ -188,6 +188,16 @@ final class KnowledgeTest extends TestCase
         }
     }
 
+    #[DataProvider('families')]
+    public function test_no_two_causes_of_a_family_are_called_the_same_and_no_two_checks(FamilyKey $family): void
+    {
+        $knowledge = Causes::of($family);
+        foreach ([$knowledge->causes, $knowledge->checks] as $all) {
+            $labels = array_column($all, 'label');
+            self::assertSame(array_unique($labels), $labels, 'one would stand there twice, and weigh twice');
+        }
+    }
+
     public function test_a_check_and_a_cause_never_share_a_key(): void
     {
         $this->expectException(OutOfRange::class);

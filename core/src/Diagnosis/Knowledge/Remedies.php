@@ -92,7 +92,6 @@ final readonly class Remedies
             )
                 ->with('ties, clips')
                 ->saying('Hot exhaust.'),
-            'unseated',
             'unseated_ferrule' => Remedy::of(
                 'Slack first: the ferrule goes home by hand, never by force.',
                 'Push it into its seat and see that its whole rim lies in it.',

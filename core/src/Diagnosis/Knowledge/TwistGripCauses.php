@@ -134,11 +134,6 @@ final readonly class TwistGripCauses implements KnownFamily
                 ->brings(Symptom::PlayChanges, Grade::Usually, 'it gives under the pull')
                 ->brings(Symptom::AgainAndAgain, Grade::Usually, 'it goes on bending')
                 ->brings(Symptom::NotWideOpen, Grade::Sometimes, 'it takes a part of the pull'),
-            Cause::of('unseated', 'A ferrule out of its seat', Commonness::Occasional, 'Push it home and read again.', 3)->imitates()
-                ->shows('conduit:unseated', Grade::Always, 'it is seen at its seat')
-                ->shows('play:tight', Grade::Sometimes, 'standing on its edge it draws the wire')
-                ->brings(Symptom::PlayChanges, Grade::Usually, 'it goes in and out of its seat')
-                ->brings(Symptom::IdleRises, Grade::Sometimes, 'steering pushes it onto its edge'),
         ];
     }
 }

@@ -21,7 +21,6 @@ final readonly class FaultyTwistGrip implements FaultyFamily
             'rubber_turns' => AnyCable::spoilt('rubber', 0.3, 0.8),
             'sticking_throttle' => AnyCable::spoilt('pivot', 0.5, 1.2),
             'bent_bracket' => AnyCable::spoilt('bracket', 0.3, 1.0, 'mount', 0.5, 1.3),
-            'unseated' => AnyCable::spoilt('unseated_mm', 0.8, 3.0),
         ];
     }
 
