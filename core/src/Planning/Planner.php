@@ -492,7 +492,8 @@ final readonly class Planner
 
         return match (true) {
             $judgement->now->settles !== Settles::Nothing => $said,
-            $plan === null => "{$said} ".Limits::listed($options),
+            $plan === null => "{$said} ".Limits::listed($options)
+                .($judgement->now->mayBeLeft() ? '' : ' Get a finer instrument, or hang the tag.'),
             ($judgement->now->chanceInside ?? 0.0) < Verdict::LIKELY => "{$said} Or turn it.",
             default => $said,
         };

@@ -198,6 +198,22 @@ final class KnowledgeTest extends TestCase
         }
     }
 
+    /** Schools differ on it: too tight, or a drive that does not let go; no one cause is named alone. */
+    public function test_hard_to_pull_back_is_never_the_setting_alone(): void
+    {
+        foreach (FamilyKey::cases() as $key) {
+            $knowledge = Causes::of($key);
+            if (in_array(Symptom::HardToPullBack, $knowledge->symptoms, true)) {
+                $bring = array_filter(
+                    $knowledge->causes,
+                    static fn (Cause $one): bool => isset($one->links[Symptom::HardToPullBack->value]),
+                );
+                self::assertGreaterThanOrEqual(3, count($bring), $key->value);
+                self::assertGreaterThan(0, count(array_filter($bring, static fn (Cause $one): bool => $one->isImitator)));
+            }
+        }
+    }
+
     public function test_a_check_and_a_cause_never_share_a_key(): void
     {
         $this->expectException(OutOfRange::class);

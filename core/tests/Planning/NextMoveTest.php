@@ -322,8 +322,8 @@ final class NextMoveTest extends TestCase
         $next = TestJob::clutch($tiny)->ready()->read(2.0, 2.5, 2.0, 2.5, 2.0, 2.5, 2.0, 2.5)->state->next();
         self::assertSame(PlanKind::Decide, $next->kind, $next->sentence);
         self::assertStringNotContainsString('not enough', $next->sentence);
-        self::assertStringContainsString(
-            'Perch barrel: no step of it brings play further inside. Engine bracket: no step of it brings play further inside.',
+        self::assertStringEndsWith(
+            'Perch barrel: no step of it brings play further inside. Engine bracket: no step of it brings play further inside. Get a finer instrument, or hang the tag.',
             $next->sentence,
         );
     }

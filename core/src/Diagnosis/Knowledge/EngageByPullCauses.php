@@ -122,7 +122,8 @@ final readonly class EngageByPullCauses implements KnownFamily
             )->imitates()
                 ->shows('spring:broken', Grade::Always, 'it is seen')
                 ->brings(Symptom::NoSpringBack, Grade::Always, 'nothing draws it back')
-                ->brings(Symptom::CreepsOut, Grade::Usually, 'the arm stays where it was drawn'),
+                ->brings(Symptom::CreepsOut, Grade::Usually, 'the arm stays where it was drawn')
+                ->brings(Symptom::HardToPullBack, Grade::Usually, 'the arm stays where it was drawn'),
         ];
     }
 }

@@ -260,6 +260,7 @@ const Decide = () => {
         Log another move
       </Button>
       <MoveDialog open={differently} onClose={() => setDifferently(false)} />
+      {leave === undefined && !turn && state.now.doubt === null && <HangTag />}
     </AskCard>
   );
 };
