@@ -158,10 +158,14 @@ final readonly class PlanMaker
         return null;
     }
 
-    /** Both the place past it and the place that is come back to. */
-    private static function hasRoom(Adjuster $adjuster, Steps $at, Steps $past, Steps $home): bool
+    /** Both for the place past it and for the place that is come back to; of one that nobody saw, as far as may be. */
+    private function hasRoom(Adjuster $adjuster, ?Steps $at, Steps $past, Steps $home): bool
     {
-        return $adjuster->safe()->contains($at->plus($past)) && $adjuster->safe()->contains($at->plus($home));
+        $room = $this->facts->adjusters->room($adjuster);
+
+        return $at === null
+            ? $room->contains($past) && $room->contains($home)
+            : $adjuster->safe()->contains($at->plus($past)) && $adjuster->safe()->contains($at->plus($home));
     }
 
     /**
@@ -183,7 +187,7 @@ final readonly class PlanMaker
             $there->isNone()
             || $window->chance($shift) <= $surer
             || $window->chance($shift) < ShiftWindow::LEAST
-            || ($at !== null && ! self::hasRoom($adjuster, $at, $there, Steps::fromCount($net * $options->step)))
+            || ! $this->hasRoom($adjuster, $at, $there, Steps::fromCount($net * $options->step))
         ) {
             return null;
         }

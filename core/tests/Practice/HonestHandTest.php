@@ -94,27 +94,55 @@ final class HonestHandTest extends TestCase
     {
         $measured = [];
         foreach ([5012, 5071, 5095, 5121, 5131] as $seed) {
-            [$chance, $spec, $run] = [new SeededChance($seed * 31 + 7), ...self::madeUp($seed)];
-            $at = array_map(static fn (Adjuster $one): float => self::somewhere($one, $chance), $run->adjusters());
-            [$low, $high] = [$spec->play()->band->floor(), $spec->play()->band->high ?? 0.0];
-            $width = max(0.5, $high - $low);
-            $found = new AsFound($chance->between(-0.4 * $width, $high + 1.5 * $width), null, 0.0, $at, []);
-            $times = exp(0.3 * $chance->normal());
-            $sense = $chance->between(0.0, 1.0) < 0.5 ? 1 : -1;
-            $control = new TrueControl(
-                $spec,
-                $run,
-                $found,
-                new Mechanics($times, [], 0.25, $sense, 0.4, 0.02),
-                $chance,
-            );
-            $rule = ['id' => 'rule', 'kind' => 'steel_rule', 'resolution_mm' => 0.5];
-            $worked = HonestHand::work($spec, $run, $control, $at, $rule);
+            [$spec, $run, $control, $at] = self::rough($seed);
+            $worked = HonestHand::work($spec, $run, $control, $at, self::RULE);
             self::assertFalse($worked->end === JobEnd::Fit && $control->isUnsafe(), "seed {$seed}");
             $measured += $worked->state->run->hand->isMeasuredHere ? [$seed => $worked->end] : [];
         }
         self::assertNotSame([], $measured);
         self::assertNotContains(JobEnd::Suspected, $measured);
+    }
+
+    /**
+     * Nobody looked where an adjuster stands: what is advised can be turned all the same, as far as anybody knows, and
+     * the job ends.
+     */
+    public function test_what_is_advised_where_nobody_saw_a_thread_is_never_refused(): void
+    {
+        $unseen = 0;
+        foreach ([9801, 9805, 9809, 9813, 9817, 9820, 9832] as $seed) {
+            [$spec, $run, $control] = self::rough($seed);
+            $worked = HonestHand::work($spec, $run, $control, [], self::RULE, false);
+            self::assertNotSame(JobEnd::Lost, $worked->end, "seed {$seed}: {$worked->why}");
+            self::assertFalse($worked->end === JobEnd::Fit && $control->isUnsafe(), "seed {$seed}");
+            $unseen += count($worked->state->facts->adjusters->may);
+        }
+        self::assertGreaterThan(5, $unseen, 'many of them were moved');
+    }
+
+    private const RULE = ['id' => 'rule', 'kind' => 'steel_rule', 'resolution_mm' => 0.5];
+
+    /**
+     * A made-up clutch lever, off its drawing, that sticks and is misread now and then.
+     *
+     * @return array{Spec, Run, TrueControl, array<string, float>}
+     */
+    private static function rough(int $seed): array
+    {
+        [$chance, $spec, $run] = [new SeededChance($seed * 31 + 7), ...self::madeUp($seed)];
+        $at = array_map(static fn (Adjuster $one): float => self::somewhere($one, $chance), $run->adjusters());
+        [$low, $high] = [$spec->play()->band->floor(), $spec->play()->band->high ?? 0.0];
+        $width = max(0.5, $high - $low);
+        $found = new AsFound($chance->between(-0.4 * $width, $high + 1.5 * $width), null, 0.0, $at, []);
+        $times = exp(0.3 * $chance->normal());
+        $sense = $chance->between(0.0, 1.0) < 0.5 ? 1 : -1;
+
+        return [
+            $spec,
+            $run,
+            new TrueControl($spec, $run, $found, new Mechanics($times, [], 0.25, $sense, 0.4, 0.02), $chance),
+            $at,
+        ];
     }
 
     /** @return array{Spec, Run} */

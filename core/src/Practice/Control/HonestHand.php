@@ -86,6 +86,7 @@ final class HonestHand
         private readonly TrueControl $control,
         array $at,
         private readonly array $instrument,
+        private readonly bool $seesThreads,
     ) {
         $this->person = new Person('hand', 'Hand', Role::Technician);
         $this->codec = new EntryCodec($run);
@@ -99,10 +100,17 @@ final class HonestHand
     /**
      * @param  array<string, float>  $at
      * @param  array{id: string, kind: string, resolution_mm: float}  $instrument
+     * @param  bool  $seesThreads  whether it measures a thread that it is asked for, or says that it cannot be seen
      */
-    public static function work(Spec $spec, Run $run, TrueControl $control, array $at, array $instrument): WorkedJob
-    {
-        return (new self($spec, $run, $control, $at, $instrument))->worked();
+    public static function work(
+        Spec $spec,
+        Run $run,
+        TrueControl $control,
+        array $at,
+        array $instrument,
+        bool $seesThreads = true,
+    ): WorkedJob {
+        return (new self($spec, $run, $control, $at, $instrument, $seesThreads))->worked();
     }
 
     private function worked(): WorkedJob
@@ -201,6 +209,9 @@ final class HonestHand
             if ($answer->word === 'ok') {
                 return $this->entry($answer->kind, $answer->body);
             }
+        }
+        if (! $this->seesThreads) {
+            return $this->entry(EntryKind::Thread, ['adjuster' => (string) $item->about, 'unseen' => true]);
         }
         $adjuster = $this->state->run->adjuster((string) $item->about);
 
