@@ -847,21 +847,23 @@ final readonly class Planner
         if ($facts->isSeized($adjuster)) {
             return self::seized($adjuster, $window->expected(0.0));
         }
-        if (($facts->adjusters->positions[$adjuster->id()] ?? null) === null) {
-            return AdjusterAdvice::outOfThread(
-                $adjuster->id(),
-                $window->expected(0.0),
-                $maker->canGo($adjuster, $window->aim())
-                    ? "{$adjuster->name()}: where it stands is not known. Look at it first, for it may reach."
-                    : "{$adjuster->name()}: it was moved that way as far as it can go. Look at where it stands.",
-            );
-        }
-        $best = $maker->furthest($adjuster);
-        if ($window->band->contains($best) && $maker->canGo($adjuster, $window->aim())) {
+        $isUnseen = ($facts->adjusters->positions[$adjuster->id()] ?? null) === null;
+        $best = $isUnseen ? $window->expected(0.0) : $maker->furthest($adjuster);
+        $canGo = $maker->canGo($adjuster, $window->aim());
+        if ($window->band->contains($best) && $canGo) {
             return AdjusterAdvice::outOfThread(
                 $adjuster->id(),
                 $best,
                 "{$adjuster->name()}: no step of it brings play further inside.",
+            );
+        }
+        if ($isUnseen) {
+            return AdjusterAdvice::outOfThread(
+                $adjuster->id(),
+                $best,
+                $canGo
+                    ? "{$adjuster->name()}: where it stands is not known. Look at it first, for it may reach."
+                    : "{$adjuster->name()}: it was moved that way as far as it can go. Look at where it stands.",
             );
         }
         $way = $window->aim() < 0.0 ? 'take up' : 'give';

@@ -326,6 +326,13 @@ final class NextMoveTest extends TestCase
             'Perch barrel: no step of it brings play further inside. Engine bracket: no step of it brings play further inside. Get a finer instrument, or hang the tag.',
             $next->sentence,
         );
+        $unseen = TestJob::standing(['perch' => null, 'bracket' => null]);
+        $job = TestJob::clutch($tiny, standing: $unseen)->readyUnseen();
+        self::assertStringNotContainsString(
+            'it may reach',
+            $job->read(2.0, 2.5, 2.0, 2.5, 2.0, 2.5, 2.0, 2.5)->state->next()->sentence,
+            'it is there already',
+        );
     }
 
     public function test_a_one_sided_band_takes_the_smallest_good_move(): void
@@ -347,12 +354,7 @@ final class NextMoveTest extends TestCase
     /** Nor further than its whole thread allows, with what must stay engaged: a barrel would come off. */
     public function test_what_cannot_be_seen_is_turned_one_turn_at_a_time_and_never_out_of_its_thread(): void
     {
-        $job = TestJob::clutch(standing: TestJob::standing(['perch' => null, 'bracket' => null]));
-        while (($item = $job->state->progress->asks()) !== null && ! str_starts_with($item->key, 'reading')) {
-            str_starts_with($item->key, 'thread')
-                ? $job->entry('thread', ['adjuster' => substr($item->key, 7), 'unseen' => true])
-                : $job->line($item->key === 'condition' ? 'cold' : 'ok');
-        }
+        $job = TestJob::clutch(standing: TestJob::standing(['perch' => null, 'bracket' => null]))->readyUnseen();
         $perch = $job->state->run->adjuster('perch') ?? self::fail('no barrel');
         $whole = $perch->safe()->to->minus($perch->travel()->from)->count;
         $whole -= $whole % Steps::PER_FLAT;

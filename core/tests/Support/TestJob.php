@@ -339,6 +339,18 @@ final class TestJob
         return $this;
     }
 
+    /** The same, where no thread can be seen. */
+    public function readyUnseen(): self
+    {
+        while (($item = $this->state->progress->asks()) !== null && ! str_starts_with($item->key, 'reading')) {
+            str_starts_with($item->key, 'thread')
+                ? $this->entry('thread', ['adjuster' => (string) $item->about, 'unseen' => true])
+                : $this->line($item->key === 'condition' ? 'cold' : 'ok');
+        }
+
+        return $this;
+    }
+
     /** Types a line with the asked item, or these things, before the person's eyes. */
     /** Made safe and looked over: what comes first now is what is asked as found. */
     public function toReading(): self
