@@ -124,7 +124,7 @@ final readonly class Bail extends CommonFamily
             )
                 ->foundToo()
                 ->mayBeHidden()
-                ->suspecting(...self::ofTheCable(), ...[Suspect::of('a bent or dirty stop contact')]),
+                ->suspecting(...[...self::ofTheCable(), Suspect::of('a bent or dirty stop contact')]),
             Proof::yesIsRight('brake_on', 'Bail released: the brake is on', GateKey::BrakeHolds)
                 ->foundToo()
                 ->suspecting(...self::ofTheBrake()),

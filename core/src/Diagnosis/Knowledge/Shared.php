@@ -114,8 +114,7 @@ final readonly class Shared
             ->brings(Symptom::StaysOpen, Grade::Usually, 'the spring cannot draw a dry wire back')
             ->brings(Symptom::RunsOn, Grade::Sometimes, 'the spring cannot draw a dry wire back')
             ->brings(Symptom::Drags, Grade::Sometimes, 'the spring cannot draw a dry wire back')
-            ->brings(Symptom::CreepsOut, Grade::Sometimes, 'the spring cannot draw a dry wire back')
-            ->brings(Symptom::HardToPullBack, Grade::Sometimes, 'the spring cannot draw a dry wire back');
+            ->brings(Symptom::CreepsOut, Grade::Sometimes, 'the spring cannot draw a dry wire back');
     }
 
     private static function badRoute(): Cause
