@@ -26,6 +26,7 @@
             #meanwhile i { border-color: #3A525E; background: #1D313A }
         }
     </style>
+    <noscript><style>#meanwhile { display: none }</style></noscript>
 </head>
 <body>
     <div id="root"><div id="meanwhile"><i></i><i></i><i></i>Fetching the workshop.</div></div>

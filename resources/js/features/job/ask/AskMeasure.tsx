@@ -32,13 +32,13 @@ export const AskMeasure = ({ item }: { item: Item }) => {
         </Flex>
       )}
       {governed && <Governor vivid />}
+      {item.failed && <HangTag />}
       {governed && item.failed && state.beside.governor?.body == null && (
         <>
           <Box textStyle="small">Tap what was put right. It is measured anew then.</Box>
           <Cures tall />
         </>
       )}
-      {item.failed && <HangTag />}
     </AskCard>
   );
 };
