@@ -24,7 +24,7 @@ final class PageController
     public function __invoke(string $address = ''): View
     {
         return view('app', [
-            'scripts' => ['resources/js/main.tsx', ...$this->screen($address)],
+            'scripts' => ['resources/js/main.tsx', ...self::screen($address)],
             'letters' => array_map(
                 static fn (string $name): string => "node_modules/@fontsource-variable/{$name}/files/{$name}-latin-wght-normal.woff2",
                 self::LETTERS,
@@ -32,10 +32,8 @@ final class PageController
         ]);
     }
 
-    /**
-     * @return list<string>
-     */
-    private function screen(string $address): array
+    /** @return list<string> the screen of an address of every day; none for any other */
+    private static function screen(string $address): array
     {
         foreach (self::DAILY as $pattern => $screen) {
             if (preg_match($pattern, trim($address, '/')) === 1) {

@@ -118,6 +118,21 @@ final readonly class Run
         return $this->play;
     }
 
+    /**
+     * Slack that the smallest step of any of these gives or takes, in mm of conduit; infinite where there are none.
+     *
+     * @param  callable(Adjuster): bool  $counts  of those that set play
+     */
+    public function leastSlack(callable $counts): float
+    {
+        $steps = array_map(
+            static fn (Adjuster $one): float => abs($one->slackGiven($one->smallestStep())),
+            array_filter($this->playAdjusters(), $counts),
+        );
+
+        return min([INF, ...array_values($steps)]);
+    }
+
     /** What the second cable does, where there are two with plays of their own. */
     public function secondPulls(): ?Pulls
     {

@@ -124,6 +124,15 @@ final readonly class Judgement
         return $this->poseInDoubt;
     }
 
+    /** @return list<MeasureState> what was measured outside and is put right by hand */
+    public function toBePutRight(): array
+    {
+        return array_values(array_filter(
+            $this->measures,
+            static fn (MeasureState $one): bool => $one->isToBePutRight(),
+        ));
+    }
+
     /**
      * Of the poses other than straight, one that stands at the edge where no reading tells, while none is known to be
      * outside; null where none does.

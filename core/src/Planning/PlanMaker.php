@@ -241,7 +241,6 @@ final readonly class PlanMaker
     {
         $options = $this->options($adjuster, null);
         $whole = $options->ranges === [] ? null : $options->whole();
-
         $way = $options->slack * $shift;
 
         return $whole !== null && max($whole->from * $way, $whole->to * $way) > 0.0;

@@ -437,12 +437,8 @@ final readonly class Planner
         if ($found === null || $judgement->sweep->poses === []) {
             return null;
         }
-        $steps = array_map(
-            static fn (Adjuster $one): float => abs($one->slackGiven($one->smallestStep())) * $beliefs->play->ratio(),
-            $run->playAdjusters(),
-        );
         $needed = 2 * Conformity::guard($found->spreadOf(max(self::WHOLE_GROUP, $found->count)))
-            + min([INF, ...$steps]);
+            + $run->leastSlack(static fn (): bool => true) * $beliefs->play->ratio();
         $apart = $judgement->sweep->leavesTooLittleOf($spec->play()->band, $needed);
 
         return $apart === null
@@ -659,14 +655,11 @@ final readonly class Planner
     /** The least slack that can be given or taken here, in mm of conduit; nothing where nothing turns. */
     private static function leastStep(Run $run, Facts $facts): float
     {
-        $steps = [];
-        foreach ($run->playAdjusters() as $adjuster) {
-            if (! $adjuster->kind()->isLastResort() && ! $facts->isSeized($adjuster)) {
-                $steps[] = abs($adjuster->slackGiven($adjuster->smallestStep()));
-            }
-        }
+        $least = $run->leastSlack(
+            static fn (Adjuster $one): bool => ! $one->kind()->isLastResort() && ! $facts->isSeized($one),
+        );
 
-        return $steps === [] ? 0.0 : min($steps);
+        return is_infinite($least) ? 0.0 : $least;
     }
 
     /** Whether the person left it as it reads, since the instrument can say no more. */

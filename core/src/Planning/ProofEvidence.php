@@ -385,14 +385,6 @@ final readonly class ProofEvidence
     /** Slack of the smallest step that any of its usual adjusters makes, in mm. */
     private function smallest(): float
     {
-        $steps = array_map(
-            static fn (Adjuster $one): float => abs($one->slackGiven($one->smallestStep())),
-            array_filter(
-                $this->run->playAdjusters(),
-                static fn (Adjuster $one): bool => ! $one->kind()->isLastResort(),
-            ),
-        );
-
-        return $steps === [] ? INF : min($steps);
+        return $this->run->leastSlack(static fn (Adjuster $one): bool => ! $one->kind()->isLastResort());
     }
 }

@@ -220,10 +220,7 @@ final readonly class BesideItems
     public function putRight(bool $finer): array
     {
         $failing = $this->foundFailing();
-        $slow = array_filter(
-            $this->judgement->measures,
-            static fn (MeasureState $one): bool => $one->isToBePutRight(),
-        );
+        $slow = $this->judgement->toBePutRight();
         $evidence = $finer ? null : ProofEvidence::of($this->spec, $this->run, $this->facts);
         $isProved = $evidence !== null
             && $evidence->failed !== []

@@ -71,8 +71,8 @@ final readonly class BesideCodec
     private function suspects(): array
     {
         $suspects = array_column($this->evidence->suspects(), null, 'what');
-        foreach ($this->state->judgement->measures as $one) {
-            $suspects += $one->isToBePutRight() ? array_column($one->measure->suspects, null, 'what') : [];
+        foreach ($this->state->judgement->toBePutRight() as $one) {
+            $suspects += array_column($one->measure->suspects, null, 'what');
         }
 
         return array_values($suspects);
