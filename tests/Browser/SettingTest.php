@@ -133,6 +133,38 @@ final class SettingTest extends BrowserTestCase
         $this->click('[data-ask] [data-cure=ferrule]')->see('Changed: pull it fully three times and read it');
     }
 
+    public function test_a_turn_that_nothing_came_of_is_read_once_more_and_twice_is_turned_no_more(): void
+    {
+        $this
+            ->as('tomas')
+            ->onBench(
+                $this->machineLike('RT-11', 'ST-12'),
+                'clutch',
+                'all ok',
+                'ok',
+                'ok',
+                'ok',
+                'ok',
+                'cold',
+                'thread 4 mm',
+                '25',
+                '25',
+                '25',
+                '+1t',
+                '25',
+            );
+        $this->window(390, 844);
+        $this
+            ->see('Read it once more', 'It does not read as it should after that move.');
+        self::assertSame([], $this->browser->findElements(WebDriverBy::cssSelector('[data-done]')));
+        $this->line('25')->see('Next move');
+        $this->armed()->click('[data-done]')->settled()->line('25', '25');
+        $this
+            ->see('Stop turning, and look', 'Two moves in a row were not followed by the play.', 'A wire that sticks')
+            ->accessible('a turn that nothing came of');
+        $this->armed()->click('[data-ask] [data-cure=ferrule]')->settled()->line('25', '25', '25')->see('Next move');
+    }
+
     public function test_a_lock_nut_that_slips_is_noticed_and_teaches_nothing(): void
     {
         $this

@@ -38,7 +38,7 @@ final readonly class Carryover
         $point = $last->spec->aim?->point->value;
 
         return match (true) {
-            $point !== null && $play->hasLearned() => [$point => $play->taught()->forNextJob($fitted)],
+            $point !== null && $play->hasTaught() => [$point => $play->taught()->forNextJob($fitted)],
             $last->facts->readings->ratioFrom > 0 || $last->run->hand->isMeasuredHere => [],
             default => array_map(
                 static fn (RatioPrior $prior): RatioPrior => $prior->forNextJob($fitted),

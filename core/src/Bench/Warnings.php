@@ -20,7 +20,9 @@ use VividPull\Core\Log\Entry\PartFitted;
 use VividPull\Core\Log\Entry\ThreadNoted;
 use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Planning\AdjusterAdvice;
+use VividPull\Core\Planning\PlanKind;
 use VividPull\Core\Planning\RatioFinding;
+use VividPull\Core\Planning\Suspicion;
 use VividPull\Core\Procedure\LockStep;
 use VividPull\Core\Progress\StageItem;
 use VividPull\Core\Quantity\Figure;
@@ -39,9 +41,8 @@ final readonly class Warnings
             ...$state->facts->standing->history->again,
             ...self::crossed($state),
             ...self::overtaken($state),
-            ...self::surprises($state),
+            ...self::turning($state),
             ...self::leftOut($state),
-            ...self::ratio($state),
             ...self::seized($state),
             ...self::conditions($state),
             ...self::calibration($state),
@@ -104,6 +105,38 @@ final readonly class Warnings
             $entry instanceof ThreadNoted => ["thread:{$entry->adjuster}"],
             default => ['in_band'],
         };
+    }
+
+    /** @return list<string> what the turns of each cable did, and did not */
+    private static function turning(BenchState $state): array
+    {
+        $second = $state->second;
+        $label = $state->run->secondPulls()?->label() ?? '';
+
+        return [
+            ...self::ofOneCable($state),
+            ...array_map(
+                static fn (string $warning): string => ucfirst($label).': '.lcfirst($warning),
+                $second === null ? [] : self::ofOneCable($second),
+            ),
+        ];
+    }
+
+    /** @return list<string> */
+    private static function ofOneCable(BenchState $state): array
+    {
+        return [...self::surprises($state), ...self::ratio($state), ...self::stayingTaut($state)];
+    }
+
+    /** @return list<string> */
+    private static function stayingTaut(BenchState $state): array
+    {
+        $said = $state->beliefs()->play->isPlaced() || $state->judgement->nowGroup?->isTaut() !== true
+            || $state->next()->kind !== PlanKind::Move
+            ? null
+            : Suspicion::besideSlack($state->spec, $state->facts, $state->beliefs());
+
+        return $said === null ? [] : [$said];
     }
 
     /** @return list<string> */

@@ -11,6 +11,9 @@ final readonly class RatioPrior
 
     private const USUAL_MACHINES = 2;
 
+    /** Deviations from what was told that one machine in some thousands has (ours). */
+    private const FAR_OFF = 3.5;
+
     private function __construct(
         public float $ln,
         public float $spread,
@@ -75,6 +78,16 @@ final readonly class RatioPrior
     public function widenedBy(float $spread): self
     {
         return $spread === 0.0 ? $this : new self($this->ln, sqrt($this->spread ** 2 + $spread ** 2), $this->machines);
+    }
+
+    /**
+     * Whether turning moves hardly anything, by what was told: below a third of it, further than it was told by, and
+     * surely below half (ours). No hand control is drawn so wrongly: it slips, or hangs, and says nothing of the ratio.
+     */
+    public function isHardlyAnything(self $told): bool
+    {
+        return $this->ln < $told->ln - max(log(3.0), self::FAR_OFF * $told->spread)
+            && $this->ln + 2 * $this->spread < $told->ln - log(2.0);
     }
 
     /** For the next job on the same control: k² + 0.05² a job, + 0.10² more after a part was fitted (ours). */

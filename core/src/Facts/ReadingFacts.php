@@ -45,6 +45,18 @@ final readonly class ReadingFacts
         return null;
     }
 
+    /** The first of those that compare with what is read now. */
+    public function firstOfSeries(): ?ReadingGroup
+    {
+        foreach ($this->groups as $group) {
+            if ($group->at->series === $this->series) {
+                return $group;
+            }
+        }
+
+        return null;
+    }
+
     /** As it stands now: what was read next would be read so. */
     public function at(): ReadAt
     {

@@ -37,7 +37,7 @@ final readonly class Learning
         }
         $learning = new self($spec, $run, $facts, self::turns($run, $facts));
         $play = TaughtPlay::startingFrom(self::prior($spec, $run, $facts), 0.0, $learning->firstWay());
-        [$creep, $last, $surprises, $used] = [$facts->standing->creep, null, [], 0];
+        [$creep, $last, $surprises, $astray, $used] = [$facts->standing->creep, null, [], [], 0];
         $wheels = self::standsOn($facts);
         foreach ($facts->readings->groups as $group) {
             if (! self::teaches($spec, $group) || $group->first()->wheels !== $wheels) {
@@ -49,9 +49,11 @@ final readonly class Learning
                 : $play->given($group->found->mean, $group->found->standardOfDifference());
             if ($answer instanceof Surprise) {
                 $surprises[] = ['group' => $group, 'surprise' => $answer];
+                $astray = self::ofThisSeries($astray, $last, $group->at);
+                $astray[] = $answer->share($last->found->mean ?? 0.0);
                 $play = self::anew($play, $group);
             } else {
-                $play = $answer;
+                [$play, $astray] = [$answer, []];
             }
             $creep = $last !== null && self::isLockedPair($last, $group)
                 ? $creep->with(($group->found->mean - $last->found->mean) / $play->ratio())
@@ -62,7 +64,18 @@ final readonly class Learning
 
         $play = $learning->moved($play, $creep, $last?->at, $facts->readings->at());
 
-        return new Beliefs($play, $surprises, $used, $creep);
+        return new Beliefs($play, $surprises, $used, $creep, self::ofThisSeries($astray, $last, $facts->readings->at()));
+    }
+
+    /**
+     * What went astray before something was put right says nothing of what goes astray after it.
+     *
+     * @param  list<float>  $astray
+     * @return list<float>
+     */
+    private static function ofThisSeries(array $astray, ?ReadingGroup $last, ReadAt $to): array
+    {
+        return $last?->at->series === $to->series ? $astray : [];
     }
 
     /**

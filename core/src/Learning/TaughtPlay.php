@@ -66,6 +66,9 @@ final class TaughtPlay implements Belief
     /** Floor of a reading's standard uncertainty in mm, so that no single reading weighs without limit. */
     private const LEAST = 0.005;
 
+    /** Turns read after that tell of a slip (ours). */
+    private const TELL = 2;
+
     /** Deviations beyond which nothing is left of a normal curve that shows in a chance. */
     private const SURELY = 8.0;
 
@@ -85,6 +88,10 @@ final class TaughtPlay implements Belief
         private readonly Story $story,
         private readonly array $taut = [],
         private readonly int $readings = 0,
+        /** Whether it was turned since it was read last. */
+        private readonly bool $isTurned = false,
+        /** Readings that came after a turn. */
+        private readonly int $turns = 0,
     ) {}
 
     /** @param  float  $way  of the first move, where it is known: +1 gives slack, −1 takes it away */
@@ -112,6 +119,8 @@ final class TaughtPlay implements Belief
                 $this->story->turned($slackGiven),
                 $this->taut,
                 $this->readings,
+                true,
+                $this->turns,
             );
     }
 
@@ -132,6 +141,8 @@ final class TaughtPlay implements Belief
             $this->story->shifted($slackGiven, $variance),
             $this->taut,
             $this->readings,
+            $this->isTurned,
+            $this->turns,
         );
     }
 
@@ -152,6 +163,8 @@ final class TaughtPlay implements Belief
             $this->story->read($mean, $weight),
             $this->taut,
             $this->readings + 1,
+            false,
+            $this->turns + ($this->isTurned && $this->isPlaced() ? 1 : 0),
         );
 
         return $this->taut === [] || $this->isPlaced() || $placed->letsBeTaut() ? $placed : new Surprise(0.0, $mean);
@@ -174,6 +187,8 @@ final class TaughtPlay implements Belief
             $this->story->readTaut(),
             [...$this->taut, $reading],
             $this->readings,
+            $this->isTurned,
+            $this->turns,
         );
         if (! $this->isPlaced()) {
             // Kept until a reading above zero places the play: then it says how little the slack given since can have
@@ -296,12 +311,33 @@ final class TaughtPlay implements Belief
             $this->posterior()->parts)));
     }
 
-    /** What this series taught about R, as the prior of the next. */
+    /** Whether what was read in this series is to be handed on. */
+    public function hasTaught(): bool
+    {
+        return $this->hasLearned() && ! $this->hardlyFollows();
+    }
+
+    /** What this series taught about R, as the prior of the next: nothing, where the play hardly followed. */
     public function taught(): RatioPrior
+    {
+        return $this->hardlyFollows() ? $this->prior : $this->learned();
+    }
+
+    /** What the readings of this series say of R. */
+    public function learned(): RatioPrior
     {
         return $this->hasLearned() || ($this->isPlaced() && $this->taut !== [])
             ? RatioPrior::of($this->posterior()->ln, $this->posterior()->spread)
             : $this->prior;
+    }
+
+    /**
+     * Whether what was turned moved the play by hardly anything: that is no ratio. One turn does not tell it, for what
+     * next to nothing was read of may have been taut.
+     */
+    public function hardlyFollows(): bool
+    {
+        return $this->turns >= self::TELL && $this->learned()->isHardlyAnything($this->prior);
     }
 
     private function posterior(): Posterior

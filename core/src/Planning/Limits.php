@@ -85,6 +85,12 @@ final readonly class Limits
             );
     }
 
+    /** @return non-empty-list<Suspect> what holds a cable taut that was given slack enough */
+    public static function stayingTaut(Spec $spec): array
+    {
+        return [Suspect::of('a ferrule or end half out of its seat', Cure::Ferrule), ...self::tooTight($spec)];
+    }
+
     private static function seized(string $sentences): self
     {
         return new self(

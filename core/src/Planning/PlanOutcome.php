@@ -64,6 +64,7 @@ final readonly class PlanOutcome
             $target,
             null,
             settledBy: $suspicion->settledBy,
+            suspects: $suspicion->suspects,
         );
     }
 

@@ -32,6 +32,8 @@ final readonly class Planner
 {
     private const PROVE = 'Inside the band. Prove it.';
 
+    private const TAUT_ONCE_MORE = 'It still reads nothing. Read it once more before anything else is suspected.';
+
     private const WHOLE_GROUP = 3;
 
     /**
@@ -86,7 +88,7 @@ final readonly class Planner
                 self::PROVE,
             ),
             $run->playAdjusters() === [] => self::nothingTurns($spec, $run, $facts, $judgement),
-            ! $beliefs->play->isPlaced() => self::slacken($spec, $run, $facts, $beliefs, $band),
+            ! $beliefs->play->isPlaced() => self::slacken($spec, $run, $facts, $beliefs, $judgement, $band),
             default => self::moves($spec, $run, $facts, $beliefs, $judgement, $band),
         };
     }
@@ -169,19 +171,32 @@ final readonly class Planner
         $isOpen = self::isLeftOpen($judgement, $window, $plan, $swinging)
             && ! ($isEnough && $judgement->now->isStuckAtTheEdge());
 
+        $notFollowing = Suspicion::ofNotFollowing($beliefs);
+
         return match (true) {
             $isOpen => self::leftOpen($judgement, $window, $plan, $options),
-            $plan === null => self::withoutPlan($spec, $run, $facts, $beliefs, $judgement, $window, $maker, $options),
-            $isEnough => self::suspected(
-                $spec,
-                $run,
-                $facts,
-                $beliefs,
-                $judgement,
-                $window,
+            self::isAstrayOnce($facts, $beliefs, $judgement) => PlanOutcome::readAgain(
+                Pose::Straight,
+                'It does not read as it should after that move. Read it once more before anything is turned: one reading may be misread.',
+                $options,
+                $window->target,
             ),
+            $isEnough => PlanOutcome::look(
+                PlanKind::Suspect,
+                Suspicion::ofTurning($spec, $run, $facts, $beliefs, $judgement, $swinging),
+                $window->target,
+            ),
+            $notFollowing !== null => PlanOutcome::look(PlanKind::Suspect, $notFollowing, $window->target),
+            $plan === null => self::withoutPlan($spec, $run, $facts, $beliefs, $judgement, $window, $maker, $options),
             default => self::turned($plan, $options, $window),
         };
+    }
+
+    /** Whether what was read after a move cannot be believed, and was read only once. */
+    private static function isAstrayOnce(Facts $facts, Beliefs $beliefs, Judgement $judgement): bool
+    {
+        return ($judgement->nowGroup->found->count ?? 0) < 2
+            && $beliefs->isSurprisedAt($facts->readings->setting);
     }
 
     /** Whether play is as it should be in every pose that was read, or is left as it is. */
@@ -251,21 +266,6 @@ final readonly class Planner
     }
 
     /** Where nothing is to be turned, no turn stands beside it. */
-    private static function suspected(
-        Spec $spec,
-        Run $run,
-        Facts $facts,
-        Beliefs $beliefs,
-        Judgement $judgement,
-        ShiftWindow $window,
-    ): PlanOutcome {
-        return PlanOutcome::look(
-            PlanKind::Suspect,
-            Suspicion::of($spec, $run, $facts, $beliefs, $judgement),
-            $window->target,
-        );
-    }
-
     /** @param  array<string, AdjusterAdvice>  $options */
     private static function leftOpen(
         Judgement $judgement,
@@ -316,13 +316,10 @@ final readonly class Planner
                 $options,
                 $window->target,
             ),
-            Limits::areFar($run, $facts, $window, $maker) => self::suspected(
-                $spec,
-                $run,
-                $facts,
-                $beliefs,
-                $judgement,
-                $window,
+            Limits::areFar($run, $facts, $window, $maker) => PlanOutcome::look(
+                PlanKind::Suspect,
+                Suspicion::ofNoLikelyTurn($spec, $run, $facts, $beliefs, $judgement),
+                $window->target,
             ),
             default => PlanOutcome::outOfThread(
                 Limits::of($spec, $run, $facts, $window, $maker, $options),
@@ -757,9 +754,21 @@ final readonly class Planner
     /**
      * Taut, with nothing above zero read yet: give the slack that would bring it to the target if it were just taut.
      */
-    private static function slacken(Spec $spec, Run $run, Facts $facts, Beliefs $beliefs, SpecBand $band): PlanOutcome
-    {
+    private static function slacken(
+        Spec $spec,
+        Run $run,
+        Facts $facts,
+        Beliefs $beliefs,
+        Judgement $judgement,
+        SpecBand $band,
+    ): PlanOutcome {
         $target = self::target($spec, $facts, $band) ?? $band->floor() + 1.0;
+        $stays = Suspicion::ofStayingTaut($spec, $facts, $beliefs);
+        if ($stays !== null) {
+            return ($judgement->nowGroup->found->count ?? 0) < 2
+                ? PlanOutcome::readAgain(Pose::Straight, self::TAUT_ONCE_MORE)
+                : PlanOutcome::look(PlanKind::Suspect, $stays, $target);
+        }
         $slack = $target / exp($beliefs->play->taught()->ln);
         $usual = array_filter($run->playAdjusters(), static fn (Adjuster $a): bool => ! $a->kind()->isLastResort());
         $options = array_map(

@@ -11,20 +11,133 @@ use VividPull\Core\Facts\Facts;
 use VividPull\Core\Facts\ReadingGroup;
 use VividPull\Core\Judging\Judgement;
 use VividPull\Core\Learning\Beliefs;
+use VividPull\Core\Procedure\Suspect;
 use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Spec\SpecBand;
 
-/** After turning to and fro: what is suspected, and what one measurement would settle it. */
+/** Where turning on leads nowhere: what is suspected, and what one measurement would settle it. */
 final readonly class Suspicion
 {
-    private function __construct(public string $sentence, public ?SettledBy $settledBy = null) {}
+    /**
+     * So much slack given to a cable that stays taut is hardly a setting, and so much is none, in mm of conduit: twice
+     * and five times what one is usually too short by (ours).
+     */
+    private const HARDLY_TAUT = 5.0;
 
-    public static function of(Spec $spec, Run $run, Facts $facts, Beliefs $beliefs, Judgement $judgement): self
+    private const NEVER_TAUT = 12.5;
+
+    /** Turns add up to no less than that, in mm. */
+    private const NOTHING = 1e-6;
+
+    /** What went astray so often in a row was not misread (ours). */
+    private const ASTRAY = 2;
+
+    /** Less than that of what was to come is none, and so much the other way is no mark of a rule (ours). */
+    private const FOLLOWED = 0.5;
+
+    private const OTHER_WAY = -0.25;
+
+    private const SLIPS = 'Something slips or hangs: mark the lock nut and the ferrule with a pen, pull it fully three times, and see which mark has moved.';
+
+    /** @param  list<Suspect>  $suspects  where it is looked for, the likeliest first */
+    private function __construct(
+        public string $sentence,
+        public ?SettledBy $settledBy = null,
+        public array $suspects = [],
+    ) {}
+
+    /** Turned again and again, and it is not inside. */
+    public static function ofTurning(
+        Spec $spec,
+        Run $run,
+        Facts $facts,
+        Beliefs $beliefs,
+        Judgement $judgement,
+        Swinging $swinging,
+    ): self {
+        return self::suspected($spec, $run, $facts, $beliefs, $judgement)->after(
+            $swinging->isToAndFro() ? 'Turned to and fro, and not settled.' : 'Turned many times, and not settled.',
+        );
+    }
+
+    /** The adjusters have room past the band, and no turn of theirs is likely to end inside it. */
+    public static function ofNoLikelyTurn(
+        Spec $spec,
+        Run $run,
+        Facts $facts,
+        Beliefs $beliefs,
+        Judgement $judgement,
+    ): self {
+        return self::suspected($spec, $run, $facts, $beliefs, $judgement)->after(
+            'No turn is likely to end inside the band.',
+        );
+    }
+
+    /** What is turned is not followed by the play; null where it is, as far as anybody can tell. */
+    public static function ofNotFollowing(Beliefs $beliefs): ?self
     {
-        $suspected = self::suspected($spec, $run, $facts, $beliefs, $judgement);
+        $isAstray = count($beliefs->astray) >= self::ASTRAY;
+        $most = $isAstray ? max($beliefs->astray) : 0.0;
 
-        return new self("Turned to and fro, and not settled. {$suspected->sentence}", $suspected->settledBy);
+        return match (true) {
+            $isAstray && $most < self::OTHER_WAY => new self(
+                'Two moves in a row went the other way. See which adjuster was turned, and which way: if it was turned as shown, the spec of this control has its way wrong.',
+            ),
+            $isAstray => new self(
+                ($most < self::FOLLOWED ? 'Two moves in a row were not followed by the play. '
+                    : 'Two moves in a row did not do what a turn does. ').self::SLIPS,
+                null,
+                Suspect::ofNotFollowing(),
+            ),
+            $beliefs->play->hardlyFollows() => new self(
+                'Turning hardly moves the play. See which adjuster was turned. '.self::SLIPS,
+                null,
+                Suspect::ofNotFollowing(),
+            ),
+            default => null,
+        };
+    }
+
+    /** Slack was given again and again, and the cable is still taut; null where that may be no more than a setting. */
+    public static function ofStayingTaut(Spec $spec, Facts $facts, Beliefs $beliefs): ?self
+    {
+        $given = self::slackGiven($facts);
+
+        return self::isLess($given, self::NEVER_TAUT, $beliefs) ? null : new self(
+            Figure::length($given).' of slack was given, and it still reads nothing. No setting is so far off.',
+            null,
+            Limits::stayingTaut($spec),
+        );
+    }
+
+    /** What is said beside giving more slack to a cable that stays taut; null where it was given little. */
+    public static function besideSlack(Spec $spec, Facts $facts, Beliefs $beliefs): ?string
+    {
+        $given = self::slackGiven($facts);
+        $whats = array_column(Limits::stayingTaut($spec), 'what');
+        $last = array_pop($whats);
+
+        return self::isLess($given, self::HARDLY_TAUT, $beliefs) ? null
+            : Figure::length($given).' of slack was given, and it still reads nothing: look for '.implode(', ', $whats)
+                .", or {$last}, before more is given.";
+    }
+
+    /** Whether so much slack may be less than that; the less is known of the ratio, the more it takes. */
+    private static function isLess(float $given, float $limit, Beliefs $beliefs): bool
+    {
+        return $given < $limit * exp($beliefs->play->taught()->spread) - self::NOTHING;
+    }
+
+    /** Since what is read now compares, in mm of conduit. */
+    private static function slackGiven(Facts $facts): float
+    {
+        return $facts->readings->slack - ($facts->readings->firstOfSeries()->at->slack ?? $facts->readings->slack);
+    }
+
+    private function after(string $sentence): self
+    {
+        return new self("{$sentence} {$this->sentence}", $this->settledBy, $this->suspects);
     }
 
     private static function suspected(
@@ -54,9 +167,7 @@ final readonly class Suspicion
                         .' wide: read it with a finer instrument before anything is turned again.',
                     SettledBy::Finer,
                 ),
-            $beliefs->surprises !== [] => new self(
-                'Something slips: mark the lock nut and the ferrule with a pen, pull it fully three times, and see which mark has moved.',
-            ),
+            $beliefs->surprises !== [] => new self(self::SLIPS, null, Suspect::ofNotFollowing()),
             self::tellsOfTheRatio($spec, $run) => new self(self::measure($run->hand->kind), SettledBy::Hand),
             default => new self(
                 'Look for play that changes by itself: a loose lock nut, a ferrule half out of its seat, a conduit that moves.',

@@ -72,6 +72,11 @@ final readonly class Swinging
         return $count;
     }
 
+    public function isToAndFro(): bool
+    {
+        return $this->reversals() >= self::TOO_OFTEN;
+    }
+
     /** Whether so many turns since anything was put right have not brought it inside that another would not either. */
     public function isTooLong(): bool
     {

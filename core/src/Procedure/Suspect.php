@@ -57,6 +57,16 @@ final readonly class Suspect
         ];
     }
 
+    /** @return list<self> where an adjuster is turned and the play does not follow */
+    public static function ofNotFollowing(): array
+    {
+        return [
+            self::of('a ferrule or end out of its seat', Cure::Ferrule),
+            self::of('a conduit that moves, or is trapped', Cure::Route),
+            self::of('a wire that sticks', Cure::Oiled),
+        ];
+    }
+
     /** @return list<self> where something that is let go does not come back by itself */
     public static function ofComingBack(): array
     {

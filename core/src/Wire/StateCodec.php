@@ -589,8 +589,8 @@ final class StateCodec
             'ratio_deviation' => $play->ratioDeviation(),
             'ln_ratio' => $prior->ln,
             'spread' => $prior->spread,
-            'taught' => $play->hasLearned(),
-            'machines' => $this->state->spec->aim === null || $play->hasLearned()
+            'taught' => $play->hasTaught(),
+            'machines' => $this->state->spec->aim === null || $play->hasTaught()
                 ? 0
                 : ($this->state->facts->standing->taughtAt($this->state->spec->play()->point)->machines ?? 0),
             'finding' => $this->finding(),

@@ -204,8 +204,13 @@ const Expectation = ({ option }: { option: Option }) => {
 const ReadIt = () => {
   const [moving, setMoving] = useState(false);
   const { state, point } = useBench();
+  const again = state.now.mm !== null && state.now.verdict !== 'not_judged';
   return (
-    <AskCard eyebrow={point === null ? 'Set' : `At the ${point.label}`} title={state.now.sentence}>
+    <AskCard
+      eyebrow={point === null ? 'Set' : `At the ${point.label}`}
+      title={again ? 'Read it once more' : state.now.sentence}
+    >
+      {again && <Box lineHeight="snug">{state.next.sentence}</Box>}
       <HowToReadHere />
       {state.expected !== null && (
         <Box lineHeight="snug">
