@@ -6,6 +6,7 @@ namespace App\Exchange;
 
 use App\Bench\ControlPast;
 use App\Bench\ControlSummary;
+use App\Bench\FiledEntry;
 use App\Bench\ImportedRecord;
 use App\Bench\NextLook;
 use App\Chain\Link;
@@ -126,7 +127,7 @@ final class HistoryImport implements LineImport
             }
             DB::table('visits')->insert($visits);
             DB::table('control_jobs')->insert($jobs);
-            DB::table('entries')->insert($entries);
+            EntryRow::file($entries, $this->by->id, CarbonImmutable::now());
         }
     }
 
@@ -134,32 +135,25 @@ final class HistoryImport implements LineImport
      * Each job is opened and closed; nothing is known of what lay between.
      *
      * @param  array<string, mixed>  $closing
-     * @return list<array<string, mixed>>
+     * @return list<FiledEntry>
      */
     private function entries(HistoryRow $line, string $visit, CarbonImmutable $at, array $closing): array
     {
         $opening = ['control' => "{$line->machine} {$line->control}", 'standing' => ['shelf' => $this->shelf()]];
-        [$entries, $chain] = [[], Link::NOTHING];
-        foreach ([
-            [1, EntryKind::Opened, $opening],
-            [Link::FILED_CLOSING, EntryKind::Closed, $closing],
-        ] as [$seq, $kind, $body]) {
-            $row = FiledEntry::row(
+        $filed = static fn (int $seq, EntryKind $kind, array $body): FiledEntry => new FiledEntry(
+            $visit,
+            $seq,
+            $line->job,
+            $kind,
+            $body,
+            FiledEntry::stamp(
                 Uuid::uuid5($line->job, $kind->value)->toString(),
-                $line->job,
-                $visit,
-                $seq,
-                $kind,
-                $body,
                 $at->toIso8601String(),
                 $line->signedBy,
-                $this->by,
-            );
-            $chain = Link::of($chain, $row);
-            $entries[] = ['chain' => $chain] + $row;
-        }
+            ),
+        );
 
-        return $entries;
+        return [$filed(1, EntryKind::Opened, $opening), $filed(Link::FILED_CLOSING, EntryKind::Closed, $closing)];
     }
 
     /** The lists and the due dates follow from what is the newest now. */

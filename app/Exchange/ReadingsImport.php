@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Exchange;
 
+use App\Bench\FiledEntry;
 use App\Bench\ImportedRecord;
 use App\Chain\Link;
-use App\Chain\Rechain;
 use App\Models\EntryRow;
 use App\Models\User;
 use Carbon\CarbonImmutable;
@@ -22,7 +22,6 @@ use VividPull\Core\Input\Node;
 use VividPull\Core\Log\Entry\ReadingTaken;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\Log;
-use VividPull\Core\Log\Person;
 use VividPull\Core\Log\Stamp;
 use VividPull\Core\Wire\EntryCodec;
 use VividPull\Core\Wire\RunCodec;
@@ -115,23 +114,17 @@ final class ReadingsImport implements LineImport
             assert($line instanceof ReadingRow);
             $visit = (string) $visits[$line->job];
             foreach (self::entries($line) as [$id, $kind, $body]) {
-                $entries[] = FiledEntry::row(
-                    $id,
-                    $line->job,
+                $entries[] = new FiledEntry(
                     $visit,
                     ++$last[$visit],
+                    $line->job,
                     $kind,
                     $body,
-                    $line->at,
-                    $line->by,
-                    $this->by,
+                    FiledEntry::stamp($id, $line->at, $line->by),
                 );
             }
         }
-        DB::table('entries')->insert($entries);
-        foreach ($visits->unique() as $visit) {
-            Rechain::visit((string) $visit);
-        }
+        EntryRow::file($entries, $this->by->id, CarbonImmutable::now());
     }
 
     /** @return list<array{string, EntryKind, array<string, mixed>}> the reading, and what became of it */
@@ -219,11 +212,10 @@ final class ReadingsImport implements LineImport
     private function mustFit(ReadingRow $line, stdClass $job): void
     {
         $state = $this->state($job);
-        $stamp = Node::of(['at' => $line->at, 'by' => FiledEntry::author($line->by)], '$');
         $reading = (new EntryCodec($state->run))->entry(
             EntryKind::Reading,
             Node::of($line->body, 'reading'),
-            new Stamp($line->id, EntryCodec::instant($stamp->at('at')), Person::from($stamp->at('by'))),
+            FiledEntry::stamp($line->id, EntryCodec::instant(Node::of($line->at, '$.at')), $line->by),
         );
         assert($reading instanceof ReadingTaken);
         $day = substr($line->at, 0, 10);

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Bench\FiledEntry;
 use App\Chain\Link;
+use App\Chain\Rechain;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;
@@ -61,10 +63,54 @@ final class EntryRow extends Model
         CarbonImmutable $now,
         ?string $device = null,
     ): void {
-        $row = [
+        $row = self::row($place->visit, $place->seq, $job, $kind, $body, $stamp, $now)
+            + ['user_id' => $userId, 'digest' => $digest, 'device' => $device];
+        // Straight, so that what lies in the table is to the letter what was chained, and no model is begun for it.
+        DB::table('entries')->insert($row + ['chain' => Link::of($place->before, $row)]);
+    }
+
+    /**
+     * Entries of a file, into the logs of their visits; what stands behind them there is chained anew.
+     *
+     * @param  list<FiledEntry>  $entries  those of a visit in order
+     */
+    public static function file(array $entries, int $userId, CarbonImmutable $now): void
+    {
+        $visits = array_values(array_unique(array_column($entries, 'visit')));
+        $begun = DB::table('entries')->whereIn('visit_id', $visits)->distinct()->pluck('visit_id')->flip();
+        [$rows, $chains] = [[], []];
+        foreach ($entries as $one) {
+            $row = self::row($one->visit, $one->seq, $one->job, $one->kind, $one->body, $one->stamp, $now);
+            $chains[$one->visit] = Link::of($chains[$one->visit] ?? Link::NOTHING, $row);
+            $rows[] = $row + [
+                'user_id' => $userId,
+                'digest' => hash('sha256', $row['body']),
+                'chain' => $begun->has($one->visit) ? null : $chains[$one->visit],
+            ];
+        }
+        DB::table('entries')->insert($rows);
+        foreach ($begun->keys() as $visit) {
+            Rechain::visit((string) $visit);
+        }
+    }
+
+    /**
+     * @param  array<string, mixed>  $body
+     * @return array{body: string, ...<string, string|int|null>} columns as they lie in the table
+     */
+    private static function row(
+        string $visit,
+        int $seq,
+        ?string $job,
+        EntryKind $kind,
+        array $body,
+        Stamp $stamp,
+        CarbonImmutable $now,
+    ): array {
+        return [
             'id' => $stamp->id,
-            'visit_id' => $place->visit,
-            'seq' => $place->seq,
+            'visit_id' => $visit,
+            'seq' => $seq,
             'job_id' => $job,
             'kind' => $kind->value,
             'body' => json_encode($body, JSON_THROW_ON_ERROR),
@@ -72,17 +118,12 @@ final class EntryRow extends Model
             'at' => $stamp->at,
             'at_utc' => CarbonImmutable::parse($stamp->at)->utc()->format(self::INSTANT),
             'received_at' => $now->utc()->format(self::INSTANT),
-            'user_id' => $userId,
             'by' => json_encode(
                 ['id' => $stamp->by->id, 'name' => $stamp->by->name, 'role' => $stamp->by->role->value],
                 JSON_THROW_ON_ERROR,
             ),
             'after' => $stamp->after,
-            'digest' => $digest,
-            'device' => $device,
         ];
-        // Straight, so that what lies in the table is to the letter what was chained, and no model is begun for it.
-        DB::table('entries')->insert($row + ['chain' => Link::of($place->before, $row)]);
     }
 
     protected static function booted(): void

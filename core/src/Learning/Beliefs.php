@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Learning;
 
+use VividPull\Core\Cable\CouplingRatio;
+use VividPull\Core\Cable\Knowledge;
 use VividPull\Core\Cable\LockCreep;
+use VividPull\Core\Cable\RatioPrior;
 use VividPull\Core\Facts\ReadingGroup;
 
 /** What the readings of a job taught, and which of them could not be believed. */
@@ -22,6 +25,14 @@ final readonly class Beliefs
         public LockCreep $creep,
         public array $astray = [],
     ) {}
+
+    /** Where no play is read nothing is taught. */
+    public static function ofNoPlay(LockCreep $creep): self
+    {
+        $nothing = RatioPrior::fromCoupling(CouplingRatio::of(1.0, Knowledge::Default));
+
+        return new self(TaughtPlay::startingFrom($nothing, 0.0), [], 0, $creep);
+    }
 
     /** Whether the reading at this setting could not be believed. */
     public function isSurprisedAt(int $setting): bool

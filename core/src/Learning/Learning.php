@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Learning;
 
-use VividPull\Core\Cable\CouplingRatio;
-use VividPull\Core\Cable\Knowledge;
 use VividPull\Core\Cable\LockCreep;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\RatioPrior;
@@ -28,12 +26,7 @@ final readonly class Learning
     public static function believe(Spec $spec, Run $run, Facts $facts): Beliefs
     {
         if ($spec->aim === null) {
-            return new Beliefs(
-                TaughtPlay::startingFrom(RatioPrior::fromCoupling(CouplingRatio::of(1.0, Knowledge::Default)), 0.0),
-                [],
-                0,
-                $facts->standing->creep,
-            );
+            return Beliefs::ofNoPlay($facts->standing->creep);
         }
         $learning = new self($spec, $run, $facts, self::turns($run, $facts));
         $play = TaughtPlay::startingFrom(self::prior($spec, $run, $facts), 0.0, $learning->firstWay());
@@ -62,9 +55,10 @@ final readonly class Learning
             $used++;
         }
 
-        $play = $learning->moved($play, $creep, $last?->at, $facts->readings->at());
+        $now = $facts->readings->at();
+        $play = $learning->moved($play, $creep, $last?->at, $now);
 
-        return new Beliefs($play, $surprises, $used, $creep, self::ofThisSeries($astray, $last, $facts->readings->at()));
+        return new Beliefs($play, $surprises, $used, $creep, self::ofThisSeries($astray, $last, $now));
     }
 
     /**

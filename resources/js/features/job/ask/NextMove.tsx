@@ -210,8 +210,7 @@ const ReadIt = () => {
       eyebrow={point === null ? 'Set' : `At the ${point.label}`}
       title={again ? 'Read it once more' : state.now.sentence}
     >
-      {again && <Box lineHeight="snug">{state.next.sentence}</Box>}
-      <HowToReadHere />
+      {again ? <Box lineHeight="snug">{state.next.sentence}</Box> : <HowToReadHere />}
       {state.expected !== null && (
         <Box lineHeight="snug">
           Expect{' '}
