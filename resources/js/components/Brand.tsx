@@ -2,7 +2,7 @@ import { chakra } from '@chakra-ui/react';
 import { paint } from '../theme/paint';
 
 /** A lever at rest and pulled, with the wire's travel between them. */
-export const Brand = ({ size = '2rem' }: { size?: string }) => (
+export const Brand = ({ size = '8' }: { size?: string }) => (
   <chakra.svg viewBox="0 0 32 32" width={size} height={size} aria-hidden="true" flexShrink="0">
     <path d="M4 24C6 12 14 7 27 7" fill="none" stroke={paint['steel.mid']} strokeWidth="4.5" strokeLinecap="round" />
     <path

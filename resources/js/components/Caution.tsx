@@ -7,15 +7,15 @@ export const Caution = ({ children, compact = false }: { children: ReactNode; co
   <Flex gap="2" alignItems="flex-start" bg="paper.tape" borderRadius="sm" overflow="hidden" color="ink" role="note">
     <Box
       alignSelf="stretch"
-      width="0.5rem"
+      width="2"
       flexShrink="0"
       backgroundImage="repeating-linear-gradient(-45deg, {colors.yellow.tag} 0 6px, {colors.graphite.ink} 6px 12px)"
       aria-hidden="true"
     />
     <chakra.svg
       viewBox="0 0 20 18"
-      width="1.1rem"
-      height="1rem"
+      width="4.5"
+      height="4"
       flexShrink="0"
       marginTop={compact ? '1.5' : '2.5'}
       aria-hidden="true"

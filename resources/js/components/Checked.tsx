@@ -17,7 +17,7 @@ export const Checked = ({ checked, onChange, children, about, mark }: CheckedPro
     <label>
       <chakra.input
         type="checkbox"
-        boxSize="1.5rem"
+        boxSize="6"
         flexShrink="0"
         accentColor="{colors.ink}"
         checked={checked}

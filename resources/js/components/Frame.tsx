@@ -25,7 +25,7 @@ export const Frame = ({ children }: { children: ReactNode }) => (
       href="#content"
       position="absolute"
       left="2"
-      top="-10rem"
+      top="-40"
       bg="sheet"
       padding="3"
       borderRadius="md"
@@ -44,7 +44,7 @@ export const Frame = ({ children }: { children: ReactNode }) => (
         marginInline="auto"
         paddingInline={{ base: '3', md: '5' }}
         paddingBlock="2"
-        minHeight="4rem"
+        minHeight="16"
       >
         <Flex
           asChild
@@ -62,7 +62,7 @@ export const Frame = ({ children }: { children: ReactNode }) => (
           </Link>
         </Flex>
         <Places />
-        <Box flex="1 1 12rem" order={{ base: 3, md: 0 }} maxWidth={{ md: '22rem' }} marginLeft="auto">
+        <Box flex="1 1 {sizes.48}" order={{ base: 3, md: 0 }} maxWidth={{ md: '88' }} marginLeft="auto">
           <FindMachine />
         </Box>
         <Box marginLeft={{ base: 'auto', md: '0' }}>

@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import type { CSSProperties } from 'react';
-import { paint } from '../theme/paint';
+import { paint, size as sizeOf } from '../theme/paint';
 export const marks = ['found', 'now', 'next', 'left', 'cant_tell', 'tag', 'inside', 'to_do', 'wrong', 'quiet'] as const;
 export type MarkKind = (typeof marks)[number];
 
@@ -69,35 +69,46 @@ export const MarkShape = ({ kind, r = 6 }: { kind: MarkKind; r?: number }) => (
   </g>
 );
 
+const sizes = { small: sizeOf('3.5'), text: sizeOf('4'), large: sizeOf('5') };
+
 type MarkProps = {
   kind: MarkKind;
-  size?: string;
+  /** As the letters beside it where it is not said. */
+  size?: keyof typeof sizes;
   /** Where the mark lies on a dark or red ground. */
   onDark?: boolean;
   style?: CSSProperties;
 };
 
 /** A mark beside a word. The word says the state; the mark repeats it. */
-export const Mark = ({ kind, size = '1.1em', onDark = false, style }: MarkProps) => (
-  <svg
-    viewBox="-8 -8 16 16"
-    width={size}
-    height={size}
-    aria-hidden="true"
-    style={{ flexShrink: 0, overflow: 'visible', color: onDark ? paint.onFrame : colours[kind], ...style }}
-  >
-    <g stroke="currentColor" fill="none">
-      {shapes[kind](6)}
-    </g>
-  </svg>
-);
+export const Mark = ({ kind, size, onDark = false, style }: MarkProps) => {
+  const edge = size === undefined ? '1.1em' : sizes[size];
+  return (
+    <svg
+      viewBox="-8 -8 16 16"
+      aria-hidden="true"
+      style={{
+        width: edge,
+        height: edge,
+        flexShrink: 0,
+        overflow: 'visible',
+        color: onDark ? paint.onFrame : colours[kind],
+        ...style,
+      }}
+    >
+      <g stroke="currentColor" fill="none">
+        {shapes[kind](6)}
+      </g>
+    </svg>
+  );
+};
 
 /** The disc of a stage: ticked, vivid when current, or its number. */
 export const StageDisc = ({ number, state }: { number: number; state: 'done' | 'current' | 'ahead' }) => (
   <Box
     display="grid"
     placeItems="center"
-    boxSize="1.625rem"
+    boxSize="6.5"
     borderRadius="full"
     flexShrink="0"
     fontWeight="bold"
@@ -108,6 +119,6 @@ export const StageDisc = ({ number, state }: { number: number; state: 'done' | '
     color={state === 'ahead' ? 'ink' : 'white'}
     aria-hidden="true"
   >
-    {state === 'done' ? <Mark kind="inside" size="0.9em" onDark /> : number}
+    {state === 'done' ? <Mark kind="inside" size="small" onDark /> : number}
   </Box>
 );

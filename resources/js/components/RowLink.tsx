@@ -10,7 +10,7 @@ export const RowLink = chakra(Link, {
     alignItems: 'center',
     paddingInline: '4',
     paddingBlock: '2.5',
-    minHeight: '4rem',
+    minHeight: '16',
     textDecoration: 'none',
     color: 'ink',
     _hover: { bg: 'well' },

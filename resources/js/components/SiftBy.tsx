@@ -13,7 +13,7 @@ type Props = {
 
 /** A list that leaves out what is not of one kind. */
 export const SiftBy = ({ says, all, values, value, onPick }: Props) => (
-  <Box flex="0 1 11rem">
+  <Box flex="0 1 {sizes.44}">
     <Choice aria-label={says} value={value} onChange={(event) => onPick(event.target.value)}>
       <option value="">{all}</option>
       {values.map((one) => (

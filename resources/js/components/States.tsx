@@ -8,7 +8,7 @@ import { Mark } from './Marks';
 export const Loading = ({ what }: { what: string }) => (
   <Box padding="6" maxWidth="page" marginInline="auto" role="status" aria-label={`Loading ${what}`}>
     <Flex direction="column" gap="4">
-      {['4rem', '9rem', '9rem'].map((height, n) => (
+      {['16', '36', '36'].map((height, n) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: three still shapes that never change places
         <Box key={n} height={height} bg="well" borderRadius="lg" borderWidth="thin" borderColor="line" />
       ))}
@@ -24,9 +24,9 @@ type FailureProps = { error: unknown; retry: () => void; children?: ReactNode };
 /** What went wrong in one sentence, and the way on. */
 export const Failure = ({ error, retry, children }: FailureProps) => (
   <Flex justifyContent="center" padding="6">
-    <Sheet padding="6" maxWidth="34rem" role="alert">
+    <Sheet padding="6" maxWidth="136" role="alert">
       <Flex gap="3" alignItems="center" marginBottom="3">
-        <Mark kind="wrong" size="1.4rem" />
+        <Mark kind="wrong" size="large" />
         <Heading as="h1" fontSize="xl">
           This could not be shown
         </Heading>

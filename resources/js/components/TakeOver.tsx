@@ -60,7 +60,7 @@ export const TakeOver = ({ onDone }: { onDone: () => void }) => {
       </Flex>
       {login !== null && (
         <form onSubmit={submit}>
-          <Grid templateColumns="9rem auto" gap="3" alignItems="end" marginTop="3">
+          <Grid templateColumns="{sizes.36} auto" gap="3" alignItems="end" marginTop="3">
             <Entry key={login} label="PIN" value={pin} onChange={setPin} kind="pin" most={8} name="pin" autoFocus />
             <Button type="submit" look="vivid" disabled={pin.length < 4 || take.isPending} justifySelf="start">
               Take over

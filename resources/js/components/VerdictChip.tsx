@@ -42,7 +42,7 @@ type VerdictChipProps = { judged: Pick<Judged, 'verdict' | 'sentence'>; inAWord?
 /** The verdict in the core's own words. */
 export const VerdictChip = ({ judged, inAWord = false }: VerdictChipProps) => (
   <Chip tone={tones[judged.verdict]} data-verdict={judged.verdict}>
-    <Mark kind={marks[judged.verdict]} size="0.95em" />
+    <Mark kind={marks[judged.verdict]} size="text" />
     {inAWord ? verdictWord(judged.verdict) : judged.sentence}
   </Chip>
 );

@@ -5,7 +5,7 @@ import { Frame } from '../components/Frame';
 export default function NothingHere() {
   return (
     <Frame>
-      <Sheet padding="6" maxWidth="34rem">
+      <Sheet padding="6" maxWidth="136">
         <Heading as="h1" fontSize="2xl" marginBottom="2">
           No such page
         </Heading>

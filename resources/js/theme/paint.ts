@@ -33,3 +33,6 @@ const names = [
 export const paint = Object.fromEntries(names.map((name) => [name, system.token.var(`colors.${name}`)])) as Readonly<
   Record<(typeof names)[number], string>
 >;
+
+/** A size as plain CSS, for the same drawings. */
+export const size = (name: string): string => system.token.var(`sizes.${name}`);

@@ -166,7 +166,7 @@ export const dialog = defineSlotRecipe({
       bg: 'sheet',
       color: 'ink',
       width: '100%',
-      maxWidth: '34rem',
+      maxWidth: '136',
       maxHeight: '100%',
       overflow: 'auto',
       borderRadius: 'lg',

@@ -12,10 +12,10 @@ export const BenchLink = ({ to, tag, stop = false, end, children }: BenchLinkPro
   <Row
     to={to}
     display="grid"
-    gridTemplateColumns={end === undefined ? '5.25rem 1fr' : '5.25rem 1fr auto'}
+    gridTemplateColumns={end === undefined ? '{sizes.21} 1fr' : '{sizes.21} 1fr auto'}
     gap="3"
     alignItems="center"
-    minHeight="3.25rem"
+    minHeight="13"
     paddingBlock="1.5"
     borderTopWidth="thin"
     borderColor="line"

@@ -39,7 +39,7 @@ export default function BenchScreen() {
 }
 
 const Day = ({ day }: { day: BenchDay }) => (
-  <Grid templateColumns={{ base: '1fr', lg: '1fr 20.5rem' }} gap="5" alignItems="start">
+  <Grid templateColumns={{ base: '1fr', lg: '1fr {sizes.82}' }} gap="5" alignItems="start">
     <Box minWidth="0">
       <Flex alignItems="baseline" gap="4" flexWrap="wrap" marginBottom="2">
         <Heading as="h1" fontSize="2xl">

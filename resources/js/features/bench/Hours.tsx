@@ -91,7 +91,7 @@ const WhoIsHere = ({ day, onClose }: { day: BenchDay; onClose: () => void }) => 
               <Button look="plain" size="small" onClick={() => step(-HALF_HOUR)} aria-label={`${one.name}: less`}>
                 −
               </Button>
-              <chakra.span minWidth="4.5rem" textAlign="center" fontVariantNumeric="tabular-nums">
+              <chakra.span minWidth="18" textAlign="center" fontVariantNumeric="tabular-nums">
                 {here === 0 ? 'not here' : duration(here)}
               </chakra.span>
               <Button

@@ -13,7 +13,7 @@ import { clock, duration, moment } from '../../lib/time';
 import { useStartJob } from '../machines/useStartJob';
 import { placeOf } from './place';
 
-const columns = { base: '1fr auto', md: '6.5rem 1fr 1fr 11rem 6.5rem' };
+const columns = { base: '1fr auto', md: '{sizes.26} 1fr 1fr {sizes.44} {sizes.26}' };
 
 type QueueRowProps = { row: BenchRow; fitted: boolean };
 
@@ -57,7 +57,7 @@ export const QueueRow = ({ row, fitted }: QueueRowProps) => {
           gridColumn={{ base: '1 / -1', md: 'auto' }}
           alignItems="center"
           minHeight={{ base: checks ? 'touch' : '0', md: '0' }}
-          paddingRight={{ base: checks ? '6.5rem' : '0', md: '0' }}
+          paddingRight={{ base: checks ? '26' : '0', md: '0' }}
         >
           {row.ready === 'cooling' && row.cooled_share !== null ? (
             <Cooling share={row.cooled_share} />
@@ -93,10 +93,10 @@ const CheckNow = ({ row }: { row: BenchRow }) => {
   const { control } = row;
   if (!person.may_log) return null;
   // The place is kept where none is offered, so that the rows stand in columns.
-  if (!control.may_check) return <Box width="5.75rem" flexShrink="0" display={{ base: 'none', md: 'block' }} />;
+  if (!control.may_check) return <Box width="23" flexShrink="0" display={{ base: 'none', md: 'block' }} />;
   return (
     <Box
-      width={{ md: '5.75rem' }}
+      width={{ md: '23' }}
       paddingRight="3"
       flexShrink="0"
       position={{ base: 'absolute', md: 'static' }}
@@ -121,7 +121,7 @@ const CheckNow = ({ row }: { row: BenchRow }) => {
 const Whose = ({ row }: { row: BenchRow }) =>
   row.person === null ? (
     <Flex gap="1.5" alignItems="center" justifyContent="flex-end" fontWeight="bold" data-does-not-fit>
-      <Mark kind="found" size="0.85em" />
+      <Mark kind="found" size="small" />
       does not fit
     </Flex>
   ) : (

@@ -35,7 +35,7 @@ const Where = ({ cable }: { cable: KnownCable }) => (
     )}
     {cable.told.map((one) => (
       <Flex key={`${one.tag} ${one.key}`} gap="2" alignItems="center" data-told={one.fits ? 'fitted' : 'refused'}>
-        <Mark kind={one.fits ? 'inside' : 'wrong'} size="0.9rem" />
+        <Mark kind={one.fits ? 'inside' : 'wrong'} size="small" />
         <span>
           {one.fits ? 'Fitted' : 'Did not fit'} <Link to={`/machines/${one.tag}#${one.key}`}>{one.tag}</Link>,{' '}
           {one.name.toLowerCase()}, {day(one.on)}

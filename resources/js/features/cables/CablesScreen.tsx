@@ -31,7 +31,7 @@ export default function CablesScreen() {
           Shelf
         </Heading>
         <ShelfParts at="cables" />
-        <Box flex="1 1 14rem" maxWidth="26rem" marginLeft={{ md: 'auto' }}>
+        <Box flex="1 1 {sizes.56}" maxWidth="104" marginLeft={{ md: 'auto' }}>
           <Field
             type="search"
             aria-label="Name, number or machine"
@@ -70,7 +70,7 @@ export default function CablesScreen() {
           ))}
         </Sheet>
       )}
-      <Box textStyle="small" marginTop="3" maxWidth="46rem">
+      <Box textStyle="small" marginTop="3" maxWidth="184">
         Which of them fits is asked at a control, under Which cable fits. A label is no proof: hold both side by side
         before anything is fitted.
       </Box>

@@ -109,7 +109,7 @@ const Whole = ({ tag, control, fitting }: WholeProps) => {
           )}
         </Sheet>
       )}
-      <Box textStyle="small" marginTop="3" maxWidth="46rem">
+      <Box textStyle="small" marginTop="3" maxWidth="184">
         A label is no proof of fit: compare both ends and both lengths side by side before anything is fitted.
       </Box>
       {measuring && (

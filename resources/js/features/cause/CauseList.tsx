@@ -62,7 +62,7 @@ const OneCause = ({ cause, counted, looking, isOpen, was }: OneProps) => (
         {percent(cause.chance)}
       </Box>
     </Flex>
-    <Box height="0.4rem" bg="well" borderRadius="sm" overflow="hidden" marginBlock="1" aria-hidden="true">
+    <Box height="1.5" bg="well" borderRadius="sm" overflow="hidden" marginBlock="1" aria-hidden="true">
       <Box height="100%" bg="ink" width={`${Math.max(1, 100 * cause.chance)}%`} />
     </Box>
     {cause.imitates && <Box textStyle="small">Imitates a bad adjustment.</Box>}

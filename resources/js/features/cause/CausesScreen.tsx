@@ -24,7 +24,7 @@ export default function CausesScreen() {
           What it was
         </LinkButton>
       </Flex>
-      <Flex direction="column" gap="4" maxWidth="48rem">
+      <Flex direction="column" gap="4" maxWidth="192">
         <Begin />
         {data === undefined ? (
           error !== null ? (

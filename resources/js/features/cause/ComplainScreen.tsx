@@ -94,7 +94,7 @@ const Choose = ({ start, words, onWords }: ChooseProps) => {
         </Box>
       </Flex>
       <Grid
-        templateColumns={{ base: '1fr', lg: '1fr 20.5rem' }}
+        templateColumns={{ base: '1fr', lg: '1fr {sizes.82}' }}
         templateRows={{ lg: 'auto auto 1fr' }}
         gap="4"
         alignItems="start"
@@ -186,10 +186,10 @@ const SymptomList = ({ start, said, onSay }: ListProps) =>
       _first={{ borderTopWidth: '0' }}
       data-symptom={one.key}
     >
-      <Box width="4.5rem" flexShrink="0" _empty={{ display: { base: 'none', md: 'block' } }}>
+      <Box width="18" flexShrink="0" _empty={{ display: { base: 'none', md: 'block' } }}>
         <SymptomPicture symptom={one.key} hand={start.hand} />
       </Box>
-      <Box flex="1 1 9rem" fontWeight={said[one.key] === 'yes' ? 'bold' : 'medium'}>
+      <Box flex="1 1 {sizes.36}" fontWeight={said[one.key] === 'yes' ? 'bold' : 'medium'}>
         {one.words}
       </Box>
       <PickOne

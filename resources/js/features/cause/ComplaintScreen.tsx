@@ -51,7 +51,7 @@ const Whole = ({ complaint, byPhone }: { complaint: Complaint; byPhone: boolean 
     <>
       <Head complaint={complaint} byPhone={byPhone} isOpen={isOpen} />
       {looking.error !== null && <Refusal error={looking.error} />}
-      <Grid templateColumns={{ base: '1fr', lg: '1fr 24rem' }} gap="4" alignItems="start">
+      <Grid templateColumns={{ base: '1fr', lg: '1fr {sizes.96}' }} gap="4" alignItems="start">
         <Flex direction="column" gap="4" minWidth="0">
           {isOpen && (complaint.diagnosis.do_not_run || complaint.against_running.length > 0) && (
             <DoNotRun complaint={complaint} />

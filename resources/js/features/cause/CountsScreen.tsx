@@ -28,7 +28,7 @@ export default function CountsScreen() {
           Find the cause
         </LinkButton>
       </Flex>
-      <Flex direction="column" gap="4" maxWidth="52rem">
+      <Flex direction="column" gap="4" maxWidth="208">
         <Box>
           <FieldLabel htmlFor="counts-family">Kind of control</FieldLabel>
           <Choice
@@ -110,7 +110,7 @@ const Counts = ({ counts }: { counts: CauseCounts }) => {
               <Field
                 aria-label={`Found here: ${one.label}`}
                 inputMode="numeric"
-                width="5rem"
+                width="20"
                 textAlign="right"
                 value={typed[one.key] ?? String(one.here)}
                 onChange={(event) => setTyped((now) => ({ ...now, [one.key]: event.target.value }))}

@@ -99,7 +99,7 @@ const Steps = ({ steps }: { steps: readonly string[] }) => (
 
 const Answers = ({ next, looking }: { next: Next; looking: Looking }) => (
   <>
-    <Grid templateColumns={{ base: '1fr', md: 'repeat(auto-fit, minmax(14rem, 1fr))' }} gap="2" marginTop="4">
+    <Grid templateColumns={{ base: '1fr', md: 'repeat(auto-fit, minmax({sizes.56}, 1fr))' }} gap="2" marginTop="4">
       {next.answers.map((one) => (
         <Box key={one.key}>
           <Button

@@ -187,13 +187,13 @@ const OneDue = ({ row, isPicked, onPick }: OneProps) => {
   const over = (row.days ?? 0) < 0;
   return (
     <Grid
-      templateColumns={{ base: '1fr auto', md: '9.5rem 1.2fr 1fr 1fr 10rem' }}
+      templateColumns={{ base: '1fr auto', md: '{sizes.38} 1.2fr 1fr 1fr {sizes.40}' }}
       columnGap="4"
       rowGap="1"
       alignItems="center"
       paddingInline="4"
       paddingBlock="2"
-      minHeight="4rem"
+      minHeight="16"
       borderTopWidth="thin"
       borderColor="line"
       _first={{ borderTopWidth: '0' }}
@@ -214,7 +214,7 @@ const OneDue = ({ row, isPicked, onPick }: OneProps) => {
             <label>
               <chakra.input
                 type="checkbox"
-                boxSize="1.5rem"
+                boxSize="6"
                 accentColor="{colors.ink}"
                 visibility={row.planned_on === null ? 'visible' : 'hidden'}
                 checked={isPicked && row.planned_on === null}
@@ -238,7 +238,7 @@ const OneDue = ({ row, isPicked, onPick }: OneProps) => {
         </Box>
       </Box>
       <Flex gap="2" alignItems="center" gridRow={{ base: '3', md: 'auto' }}>
-        <Mark kind={over ? 'found' : 'next'} size="0.9em" />
+        <Mark kind={over ? 'found' : 'next'} size="small" />
         <Box>
           <b>{row.due_on === null ? 'no day' : due(row.due_on)}</b>
           <Box textStyle="small">{useLeft(row)}</Box>

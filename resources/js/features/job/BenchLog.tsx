@@ -42,8 +42,8 @@ const Table = chakra('table', {
     '& [data-voided=true]': { color: 'soft' },
     '& s + span': { display: 'block' },
     '& button': {
-      minWidth: '1.5rem',
-      minHeight: '1.5rem',
+      minWidth: '6',
+      minHeight: '6',
       paddingInline: '1.5',
       textDecoration: 'underline',
       cursor: 'pointer',
@@ -65,7 +65,7 @@ export const BenchLog = () => {
       height={{ lg: '100%' }}
       display="flex"
       flexDirection="column"
-      minHeight={{ lg: '9rem' }}
+      minHeight={{ lg: '36' }}
       aria-label="Bench log"
     >
       <Flex justifyContent="space-between" alignItems="baseline" gap="3">
@@ -131,7 +131,7 @@ const Row = memo(({ shown, open }: { shown: ShownRow; open: (row: LogRow) => voi
       </td>
       <td>
         <div data-what>
-          <Mark kind={marks[last.kind] ?? 'quiet'} size="0.8rem" style={{ marginTop: '4px' }} />
+          <Mark kind={marks[last.kind] ?? 'quiet'} size="small" style={{ marginTop: '4px' }} />
           <div>
             {shown.kind === 'readings' ? (
               <Readings rows={shown.rows} open={open} />

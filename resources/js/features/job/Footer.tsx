@@ -44,7 +44,7 @@ export const Footer = () => {
       alignItems="center"
       gap="5"
       paddingInline="5"
-      minHeight="2.25rem"
+      minHeight="9"
       fontSize="sm"
       flexShrink="0"
       order="9"

@@ -23,11 +23,11 @@ export const JobHeader = () => {
         flexWrap="nowrap"
         paddingInline={{ base: '3', lg: '5' }}
         paddingBlock="2"
-        minHeight={{ base: '3.5rem', lg: '4rem' }}
+        minHeight={{ base: '14', lg: '16' }}
       >
         <Flex asChild alignItems="center" minHeight="touch" minWidth="touch">
           <Link to="/" aria-label="Vivid Pull, to the Bench">
-            <Brand size="1.9rem" />
+            <Brand size="8" />
           </Link>
         </Flex>
         <Flex asChild alignItems="center" minHeight="touch" textDecoration="none">
@@ -35,7 +35,7 @@ export const JobHeader = () => {
             <MachineTag tag={machine.tag} stop={state.tag !== null} />
           </Link>
         </Flex>
-        <Box minWidth="0" flex={{ base: '1 1 8rem', lg: '0 1 auto' }}>
+        <Box minWidth="0" flex={{ base: '1 1 {sizes.32}', lg: '0 1 auto' }}>
           <Heading as="h1" fontSize={{ base: 'lg', lg: 'xl' }}>
             {job.control.name}
           </Heading>
@@ -55,7 +55,7 @@ export const JobHeader = () => {
             : `Rider: ${state.wish.say}`}
         </Plate>
         <Condition />
-        <Box width="11rem" display={{ base: 'none', xl: 'block' }}>
+        <Box width="44" display={{ base: 'none', xl: 'block' }}>
           <FindMachine />
         </Box>
         <PersonMenu />
@@ -81,7 +81,7 @@ const Plate = ({
     paddingInline="3"
     paddingBlock="1"
     minWidth="0"
-    maxWidth={{ md: '15rem', lg: '24rem' }}
+    maxWidth={{ md: '60', lg: '96' }}
   >
     <Box fontWeight="bold" fontSize="sm" lineHeight="snug" truncate title={title}>
       {title}

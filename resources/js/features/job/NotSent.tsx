@@ -61,7 +61,7 @@ const One = ({ entry, held, first }: { entry: KeptEntry; held: boolean; first: b
       borderColor="line"
       data-kept={entry.state}
     >
-      <Mark kind={refused ? 'wrong' : 'cant_tell'} size="1rem" style={{ marginTop: '3px' }} />
+      <Mark kind={refused ? 'wrong' : 'cant_tell'} size="text" style={{ marginTop: '3px' }} />
       <Box flex="1" minWidth="0" lineHeight="snug" fontSize="sm">
         <Box as="b" overflowWrap="anywhere">
           {inWords(draft, state).slice(0, 120)}

@@ -143,7 +143,7 @@ const WrongState = ({
 
 const Notice = ({ mark, ground, children }: { mark: MarkKind; ground: string; children: ReactNode }) => (
   <Flex gap="2" bg={ground} borderRadius="md" padding="3" fontSize="sm" lineHeight="snug">
-    <Mark kind={mark} size="1.1rem" style={{ marginTop: '1px' }} />
+    <Mark kind={mark} size="text" style={{ marginTop: '1px' }} />
     <Box>{children}</Box>
   </Flex>
 );

@@ -56,13 +56,7 @@ export const Pad = () => {
             </chakra.label>
             <Count />
             <Box asChild display={numbers ? { base: 'none', lg: 'block' } : 'block'}>
-              <Button
-                look="link"
-                minHeight="1.75rem"
-                paddingInline="1"
-                onClick={() => setKeys(!keys)}
-                aria-expanded={keys}
-              >
+              <Button look="link" minHeight="7" paddingInline="1" onClick={() => setKeys(!keys)} aria-expanded={keys}>
                 {keys ? 'Hide keys' : 'Keys'}
               </Button>
             </Box>
@@ -82,7 +76,7 @@ export const Pad = () => {
               inputMode={finePointer() ? 'text' : 'none'}
               aria-invalid={refusal !== null}
               aria-describedby="bench-line-help"
-              paddingRight="4rem"
+              paddingRight="16"
             />
             <Box position="absolute" right="4" top="50%" transform="translateY(-50%)" color="soft" pointerEvents="none">
               {picking === null ? unitOf(item, state, adjuster) : lengthUnit()}
@@ -176,7 +170,7 @@ const Refused = ({ sentence }: { sentence: string | null }) => (
         fontSize="sm"
         data-refusal
       >
-        <Mark kind="wrong" size="1rem" style={{ marginTop: '3px' }} />
+        <Mark kind="wrong" size="text" style={{ marginTop: '3px' }} />
         <span>{sentence}</span>
       </Flex>
     )}
@@ -244,7 +238,7 @@ const PadKey = ({
   <Button
     look="key"
     bg="sheet"
-    minHeight="3.25rem"
+    minHeight="13"
     fontSize={small ? 'sm' : 'xl'}
     aria-label={says}
     onClick={onPress}
@@ -265,7 +259,7 @@ const Count = () => {
       {[0, 1, 2].map((n) => (
         <Box
           key={n}
-          boxSize="0.7rem"
+          boxSize="3"
           borderRadius="full"
           borderWidth="thick"
           borderColor="ink"
@@ -327,7 +321,7 @@ const CanItDecide = () => {
   if (instrument.warning !== null)
     return (
       <Flex gap="2" marginTop="2" fontSize="sm" lineHeight="snug" data-cannot-decide>
-        <Mark kind="cant_tell" size="1rem" style={{ marginTop: '3px' }} />
+        <Mark kind="cant_tell" size="text" style={{ marginTop: '3px' }} />
         <span>{instrument.warning}</span>
       </Flex>
     );

@@ -17,7 +17,10 @@ export const ThreeColumns = ({ header, centre, hand = 'right', children }: Props
       id="content"
       flex="1"
       minHeight="0"
-      templateColumns={{ base: '1fr', lg: hand === 'left' ? '21rem 1fr {sizes.rail}' : '{sizes.rail} 1fr 21rem' }}
+      templateColumns={{
+        base: '1fr',
+        lg: hand === 'left' ? '{sizes.84} 1fr {sizes.rail}' : '{sizes.rail} 1fr {sizes.84}',
+      }}
       css={hand === 'left' ? leftHanded : undefined}
       templateRows={{ base: 'auto', lg: '1fr' }}
     >
@@ -59,7 +62,7 @@ export const Place = ({ at, children, grow = false }: { at: number; children: Re
     order={{ base: at, lg: 0 }}
     marginInline={{ base: '3', lg: '0' }}
     marginTop={{ base: '3', lg: '0' }}
-    flex={grow ? { lg: '1 1 11rem' } : { lg: '0 0 auto' }}
+    flex={grow ? { lg: '1 1 {sizes.44}' } : { lg: '0 0 auto' }}
     minHeight="0"
     minWidth="0"
     _empty={{ display: 'none' }}

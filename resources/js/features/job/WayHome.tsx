@@ -17,7 +17,7 @@ export const WayHome = () => {
   return (
     <Box fontSize="sm" lineHeight="snug" color="soft" data-way-home>
       Home mark kept.{' '}
-      <Button look="link" paddingInline="0" minHeight="1.75rem" onClick={() => setOpen(true)}>
+      <Button look="link" paddingInline="0" minHeight="7" onClick={() => setOpen(true)}>
         Back to as found
       </Button>
       {state.way_home.map((leg) => (

@@ -106,7 +106,7 @@ const FromLibrary = ({ machine, lacking }: { machine: Machine; lacking: SpecBrie
           paddingTop="3"
           data-lacking={spec.control}
         >
-          <Box flex="1 1 14rem">
+          <Box flex="1 1 {sizes.56}">
             <b>{spec.name}</b>
             <Box textStyle="small">{spec.says}</Box>
           </Box>

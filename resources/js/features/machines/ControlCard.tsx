@@ -39,7 +39,7 @@ export const ControlCard = ({ machine, control, chosen, onChoose }: ControlCardP
         </Box>
       </Flex>
       <HeldAgainst control={control} />
-      <Box minHeight="1.75rem" marginBlock="2">
+      <Box minHeight="7" marginBlock="2">
         <Standing control={control} />
       </Box>
       <Flex gap="2" flexWrap="wrap">
@@ -164,7 +164,7 @@ const Standing = ({ control }: { control: MachineControl }) => {
   return (
     <Box>
       <Flex gap="2" alignItems="center" flexWrap="wrap">
-        <Mark kind={byChoice ? 'found' : 'left'} size="0.9em" />
+        <Mark kind={byChoice ? 'found' : 'left'} size="small" />
         {control.left_outcome === 'checked' ? 'checked' : 'left'} {left}, {moment(control.left_at)}
         {byChoice && <Chip tone="outside">outside by choice</Chip>}
       </Flex>

@@ -126,7 +126,7 @@ const JobRow = ({ job, hasPulls }: { job: PastJob; hasPulls: boolean }) => {
           'in work'
         ) : (
           <Flex gap="2" alignItems="center">
-            <Mark kind={outcome.mark} size="0.9em" />
+            <Mark kind={outcome.mark} size="small" />
             {outcome.word}
           </Flex>
         )}
@@ -149,7 +149,7 @@ const Stood = ({ job, at }: { job: PastJob; at: 'found' | 'left' }) =>
 
 const Figure = ({ mark, text }: { mark: MarkKind; text: string }) => (
   <Flex gap="2" alignItems="center">
-    <Mark kind={mark} size="0.85em" />
+    <Mark kind={mark} size="small" />
     {text}
   </Flex>
 );

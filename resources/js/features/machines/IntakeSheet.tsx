@@ -31,8 +31,8 @@ const OneIntake = ({ intake, tag }: { intake: Intake; tag: string }) => {
   return (
     <Box borderTopWidth="thin" borderColor="line" paddingBlock="2" _first={{ borderTopWidth: '0' }} data-intake>
       <Flex gap="3" alignItems="flex-start" flexWrap="wrap">
-        <Flex gap="3" flex="1 1 15rem">
-          <Mark kind="found" size="1.1rem" style={{ marginTop: '0.2rem' }} />
+        <Flex gap="3" flex="1 1 {sizes.60}">
+          <Mark kind="found" size="text" style={{ marginTop: '3px' }} />
           <Box>
             <Box lineHeight="snug">“{intake.words}”</Box>
             <Box textStyle="small">
@@ -66,7 +66,7 @@ const OneIntake = ({ intake, tag }: { intake: Intake; tag: string }) => {
               value={answer}
               maxLength={500}
               onChange={(event) => setAnswer(event.target.value)}
-              flex="1 1 14rem"
+              flex="1 1 {sizes.56}"
             />
             <Button
               look="plain"

@@ -81,7 +81,7 @@ const Whole = ({ machine }: { machine: Machine }) => {
           <b>Retired:</b> {machine.retired_why}. Its past is kept; no job starts on it.
         </Sheet>
       )}
-      <Grid templateColumns={{ base: '1fr', lg: '20.5rem 1fr' }} gap="4" alignItems="start">
+      <Grid templateColumns={{ base: '1fr', lg: '{sizes.82} 1fr' }} gap="4" alignItems="start">
         <Flex direction="column" gap="4" role="group" aria-label="Controls">
           {machine.controls.length > 1 && !machine.retired && (
             <LinkButton

@@ -164,7 +164,7 @@ const Sift = ({ machines, asked, onAsk }: SiftProps) => {
           {label} {key === 'all' ? '' : machines.filter(holds).length}
         </Button>
       ))}
-      <Box flex="1 1 11rem">
+      <Box flex="1 1 {sizes.44}">
         <Field
           aria-label="Words: tag, plate, name or place"
           placeholder="tag, plate, name or place"
@@ -187,7 +187,7 @@ const Sift = ({ machines, asked, onAsk }: SiftProps) => {
         value={asked.place}
         onPick={(place) => onAsk({ ...asked, place })}
       />
-      <Box flex="0 1 9rem">
+      <Box flex="0 1 {sizes.36}">
         <Choice
           aria-label="Order"
           value={asked.order}
@@ -213,7 +213,7 @@ const marks = {
   never: { mark: 'to_do', says: 'never worked on here' },
 } as const satisfies Record<YardMachine['controls'][number]['mark'], { mark: MarkKind; says: string }>;
 
-const columns = { base: '6.5rem 1fr', md: '6.5rem minmax(11rem, 1fr) 2fr 10rem' };
+const columns = { base: '{sizes.26} 1fr', md: '{sizes.26} minmax({sizes.44}, 1fr) 2fr {sizes.40}' };
 
 const MachineRow = ({ machine }: { machine: YardMachine }) => (
   <chakra.li borderTopWidth="thin" borderColor="line" _first={{ borderTopWidth: '0' }}>
@@ -241,7 +241,7 @@ const MachineRow = ({ machine }: { machine: YardMachine }) => (
       >
         {machine.controls.map((one) => (
           <Flex key={one.key} gap="1.5" alignItems="center" role="listitem" data-mark={one.mark}>
-            <Mark kind={marks[one.mark].mark} size="0.95em" />
+            <Mark kind={marks[one.mark].mark} size="text" />
             <Box fontSize="sm">
               {one.name}
               {['fit', 'never'].includes(one.mark) ? (

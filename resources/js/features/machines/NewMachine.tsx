@@ -65,7 +65,7 @@ export const NewMachine = ({ onClose }: { onClose: () => void }) => {
         <Entry label="Kind" value={row.kind} onChange={set('kind')} name="kind" />
         <Entry label="Year" value={row.year} onChange={set('year')} kind="whole" most={4} name="year" />
         <Entry label="Place" value={row.place} onChange={set('place')} name="place" />
-        <Grid templateColumns="1fr 6rem" gap="2">
+        <Grid templateColumns="1fr {sizes.24}" gap="2">
           <Entry label="Meter" value={row.usage} onChange={set('usage')} kind="whole" most={9} name="usage" />
           <Pick label="counts" value={row.unit} onChange={(unit) => setRow({ ...row, unit })} options={meters} />
         </Grid>

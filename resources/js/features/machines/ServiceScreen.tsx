@@ -61,7 +61,7 @@ const Whole = ({ service }: { service: Service }) => {
           </Paper>
         </Flex>
       </Flex>
-      <Grid templateColumns={{ base: '1fr', lg: '1fr 22rem' }} gap="4" alignItems="start">
+      <Grid templateColumns={{ base: '1fr', lg: '1fr {sizes.88}' }} gap="4" alignItems="start">
         <Flex asChild direction="column" gap="3">
           <ol>
             {service.stops.length === 0 && (
@@ -125,10 +125,10 @@ const Stop = ({ tag, stop, place, isNext, before }: StopProps) => {
         data-done={done !== null}
       >
         <Flex gap="4" alignItems="center" flexWrap="wrap">
-          <Box textStyle="figure" fontSize="2xl" width="1.5rem">
+          <Box textStyle="figure" fontSize="2xl" width="6">
             {place}
           </Box>
-          <Box flex="1 1 14rem" minWidth="0">
+          <Box flex="1 1 {sizes.56}" minWidth="0">
             <Heading as="h2" fontSize="xl">
               {control.name}
             </Heading>

@@ -23,7 +23,7 @@ export const Story = ({ story, usageUnit }: { story: WearStory; usageUnit: strin
         lineHeight="snug"
         data-again
       >
-        <Mark kind="found" size="1.2rem" style={{ marginTop: '0.1rem' }} />
+        <Mark kind="found" size="large" style={{ marginTop: '2px' }} />
         <Box>{sentence}</Box>
       </Flex>
     ))}
@@ -50,7 +50,7 @@ const Next = ({ next, usageUnit }: { next: NonNullable<WearStory['next']>; usage
       lineHeight="snug"
       data-next-check
     >
-      <Mark kind={over ? 'found' : 'next'} size="1.2rem" style={{ marginTop: '0.1rem' }} />
+      <Mark kind={over ? 'found' : 'next'} size="large" style={{ marginTop: '2px' }} />
       <Box>
         <b>
           Next check {over ? 'was due ' : ''}

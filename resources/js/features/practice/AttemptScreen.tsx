@@ -147,17 +147,17 @@ const AttemptHeader = () => {
         columnGap={{ base: '2', lg: '4' }}
         paddingInline={{ base: '3', lg: '5' }}
         paddingBlock="2"
-        minHeight={{ base: '3.5rem', lg: '4rem' }}
+        minHeight={{ base: '14', lg: '16' }}
       >
         <Flex asChild alignItems="center" minHeight="touch" minWidth="touch">
           <Link to="/practice" aria-label="To the lessons">
-            <Brand size="1.9rem" />
+            <Brand size="8" />
           </Link>
         </Flex>
         <Box as="span" textStyle="eyebrow" color="vivid.onDark" display={{ base: 'none', sm: 'inline' }} data-practice>
           Practice
         </Box>
-        <Box minWidth="0" flex="1 1 8rem">
+        <Box minWidth="0" flex="1 1 {sizes.32}">
           <Heading as="h1" fontSize={{ base: 'lg', lg: 'xl' }} lineHeight="tight">
             {attempt.lesson.title}
           </Heading>

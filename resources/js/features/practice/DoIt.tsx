@@ -30,7 +30,7 @@ const Row = ({
     borderRadius="md"
     data-asked={asked || undefined}
   >
-    <Box flex="1 1 14rem" minWidth="0" lineHeight="snug">
+    <Box flex="1 1 {sizes.56}" minWidth="0" lineHeight="snug">
       <Box fontWeight="bold">{label}</Box>
       {about}
     </Box>

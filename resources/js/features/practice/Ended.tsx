@@ -45,7 +45,7 @@ const Total = ({ attempt, score }: { attempt: PracticeAttempt; score: PracticeSc
         <Heading as="h1" fontSize="4xl" lineHeight="tight">
           {score.total} of 100
         </Heading>
-        <Box flex="1 1 14rem" lineHeight="snug">
+        <Box flex="1 1 {sizes.56}" lineHeight="snug">
           {worst !== undefined && worst.points < worst.of ? worst.sentence : 'Nothing to do otherwise.'}
           <Box color="soft">
             {score.moves === 1 ? '1 move' : `${score.moves} moves`}, {Math.max(1, Math.round(score.minutes))} min
@@ -83,11 +83,11 @@ const SkillRow = ({ skill, onDeed }: { skill: PracticeScore['skills'][number]; o
     data-skill={skill.skill}
   >
     <Flex alignItems="center" gap="3">
-      <Box fontWeight="bold" flex="0 0 11rem" lineHeight="snug">
+      <Box fontWeight="bold" flex="0 0 {sizes.44}" lineHeight="snug">
         {skill.label}
       </Box>
       <Bar share={skill.points / skill.of} good={skill.remarks.length === 0} />
-      <Box minWidth="4.5rem" textAlign="right">
+      <Box minWidth="18" textAlign="right">
         {skill.points} of {skill.of}
       </Box>
     </Flex>
@@ -99,7 +99,7 @@ const SkillRow = ({ skill, onDeed }: { skill: PracticeScore['skills'][number]; o
       .map((remark, place) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: remarks of an ended attempt never change places
         <Flex key={place} gap="2" alignItems="baseline" paddingLeft="3" lineHeight="snug" flexWrap="wrap">
-          <Box flex="1 1 12rem">· {remark.sentence}</Box>
+          <Box flex="1 1 {sizes.48}">· {remark.sentence}</Box>
           {remark.deed !== null && (
             <Button look="link" onClick={() => onDeed(remark.deed as number)} data-show-deed={remark.deed}>
               Where
@@ -140,7 +140,7 @@ const Steps = ({
           After
         </Button>
       </Flex>
-      <Box asChild maxHeight={{ lg: '26rem' }} overflowY="auto" marginTop="3" listStyleType="none">
+      <Box asChild maxHeight={{ lg: '104' }} overflowY="auto" marginTop="3" listStyleType="none">
         <ol>
           {deeds.map((one, place) => (
             // biome-ignore lint/suspicious/noArrayIndexKey: what was done stays in its order
@@ -159,7 +159,7 @@ const Steps = ({
                 onClick={() => setDeed(place)}
                 data-deed={place}
               >
-                <Box as="span" color="soft" minWidth="3.5rem">
+                <Box as="span" color="soft" minWidth="14">
                   {clock(one.at)}
                 </Box>
                 <Box as="span" flex="1">

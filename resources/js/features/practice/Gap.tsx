@@ -67,7 +67,7 @@ const WIDE: Record<Felt, number> = { loose: 34, drags: 58, none: 70 };
 
 /** Perch and lever, and what is slipped between them. */
 const Drawn = ({ felt }: { felt: Felt }) => (
-  <Box asChild width="100%" height="6rem">
+  <Box asChild width="100%" height="24">
     <svg viewBox="0 0 600 120" aria-hidden="true">
       <rect x="90" y="44" width="180" height="70" rx="10" fill={paint['steel.dark']} />
       <rect x="330" y="44" width="180" height="70" rx="10" fill={paint['steel.dark']} />

@@ -33,7 +33,7 @@ const GroupSheet = ({ group, all }: { group: Group; all: PracticeGroups }) => {
   return (
     <Sheet padding="4" aria-label={group.name} data-group={group.name}>
       <Flex gap="3" alignItems="center" flexWrap="wrap">
-        <Box flex="1 1 14rem" lineHeight="snug">
+        <Box flex="1 1 {sizes.56}" lineHeight="snug">
           <Heading as="h2" fontSize="xl">
             {group.name}
           </Heading>
@@ -70,7 +70,7 @@ const TaskRow = ({ group, task }: { group: Group; task: Task }) => {
   return (
     <Box borderTopWidth="thin" borderColor="line" marginTop="3" paddingTop="3" data-task={task.lesson}>
       <Flex gap="3" alignItems="baseline" flexWrap="wrap">
-        <Box flex="1 1 14rem" lineHeight="snug">
+        <Box flex="1 1 {sizes.56}" lineHeight="snug">
           <b>{task.title}</b>{' '}
           <Box as="span" color="soft">
             {task.help_label}

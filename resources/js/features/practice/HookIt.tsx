@@ -22,7 +22,7 @@ export const HookIt = () => {
     <Flex direction="column" gap="4">
       {hooked && (
         <Flex gap="3" alignItems="center" flexWrap="wrap" padding="3" borderRadius="md" bg="amber.wash" data-hooked>
-          <Box flex="1 1 12rem" lineHeight="snug">
+          <Box flex="1 1 {sizes.48}" lineHeight="snug">
             Hooked, and not written yet.
           </Box>
           <Button
@@ -66,7 +66,7 @@ const OneEnd = ({ end }: { end: End }) => {
       <Box asChild textStyle="eyebrow">
         <label htmlFor={id}>{end.label}</label>
       </Box>
-      <Box asChild width="100%" height="6rem" cursor="grab" touchAction="none">
+      <Box asChild width="100%" height="24" cursor="grab" touchAction="none">
         <svg viewBox="0 0 600 110" aria-hidden="true" {...across} data-end-drawn={end.key}>
           <Drawn at={at} />
         </svg>

@@ -55,7 +55,7 @@ export default function LearnersScreen() {
           {data.learners.map((one) => (
             <Sheet key={one.login} padding="4" aria-label={one.name} data-learner={one.login}>
               <Flex gap="4" flexWrap="wrap">
-                <Box flex="1 1 14rem" lineHeight="snug">
+                <Box flex="1 1 {sizes.56}" lineHeight="snug">
                   <Heading as="h2" fontSize="xl">
                     {one.name}
                   </Heading>
@@ -66,7 +66,7 @@ export default function LearnersScreen() {
                   {one.remark !== null && <Box fontWeight="bold">{one.remark}</Box>}
                   <Box color="soft">Last {day(one.last)}</Box>
                 </Box>
-                <Box flex="1 1 22rem">
+                <Box flex="1 1 {sizes.88}">
                   <Skills skills={one.skills.slice(0, 4)} />
                 </Box>
               </Flex>

@@ -49,7 +49,7 @@ const Form = ({ form }: { form: LessonForm }) => {
   });
   const isNamed = [draft.title, draft.story, draft.teaches].every((one) => one.trim() !== '');
   return (
-    <Flex asChild direction="column" gap="4" maxWidth="64rem">
+    <Flex asChild direction="column" gap="4" maxWidth="256">
       <form
         onSubmit={(event) => {
           event.preventDefault();
@@ -245,7 +245,7 @@ type SignedProps = {
 /** A size and which way it is: nobody types a sign. */
 const Signed = ({ label, words, name, value, onChange }: SignedProps) => (
   <Flex gap="2" alignItems="flex-end" flexWrap="wrap">
-    <Box flex="1 1 10rem">
+    <Box flex="1 1 {sizes.40}">
       <Entry label={label} unit="mm" value={value.size} name={name} onChange={(size) => onChange({ ...value, size })} />
     </Box>
     <PickOne

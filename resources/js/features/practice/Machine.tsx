@@ -37,7 +37,7 @@ export const Machine = () => {
         <Heading as="h2" fontSize="xl">
           The machine
         </Heading>
-        <Box color="soft" flex="1 1 14rem" lineHeight="snug">
+        <Box color="soft" flex="1 1 {sizes.56}" lineHeight="snug">
           {attempt.lesson.story}
         </Box>
       </Flex>

@@ -134,13 +134,13 @@ const AtRandom = ({ list, begin }: { list: List; begin: Begin }) => {
   return (
     <Sheet padding="4" aria-label="A machine at random" data-random>
       <Flex gap="3" alignItems="center" flexWrap="wrap">
-        <Box flex="1 1 14rem" lineHeight="snug">
+        <Box flex="1 1 {sizes.56}" lineHeight="snug">
           <Heading as="h2" fontSize="xl">
             A machine at random
           </Heading>
           <Box color="soft">Something is wrong with it. Nobody says what.</Box>
         </Box>
-        <Box flex="0 1 16rem">
+        <Box flex="0 1 {sizes.64}">
           <Choice aria-label="Which control" value={family} onChange={(event) => setFamily(event.target.value)}>
             {families.map(([key, title]) => (
               <option key={key} value={key}>

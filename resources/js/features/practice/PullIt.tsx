@@ -50,7 +50,7 @@ export const PullIt = () => {
         <Button
           look={isHeld ? 'quiet' : 'vivid'}
           size={isHeld ? 'touch' : 'tall'}
-          flex="1 1 12rem"
+          flex="1 1 {sizes.48}"
           disabled={busy}
           onClick={() => act({ act: 'hold', point: at, pose: how })}
           data-hold
@@ -161,22 +161,14 @@ const forceAt = (curve: Held['force'], mm: number): number => {
 
 const Force = ({ newtons, most }: { newtons: number; most: number }) => (
   <Flex gap="3" alignItems="center" data-force={newtons.toFixed(1)}>
-    <Box
-      width="100%"
-      height="1.25rem"
-      bg="well"
-      borderWidth="thin"
-      borderColor="line"
-      borderRadius="sm"
-      overflow="hidden"
-    >
+    <Box width="100%" height="5" bg="well" borderWidth="thin" borderColor="line" borderRadius="sm" overflow="hidden">
       <Box
         height="100%"
         bg={newtons > most / 8 ? 'action' : 'inside'}
         style={{ width: `${Math.min(100, (100 * newtons) / most)}%` }}
       />
     </Box>
-    <Box minWidth="5rem" textAlign="right" fontWeight="bold">
+    <Box minWidth="20" textAlign="right" fontWeight="bold">
       {measuredText(newtons, 0, 'N')} {unitText('N')}
     </Box>
   </Flex>
@@ -198,7 +190,7 @@ const Digital = ({ mm, resolution }: { mm: number; resolution: number }) => {
 
 const Display = ({ says }: { says: string }) => (
   <Flex
-    flex="1 1 12rem"
+    flex="1 1 {sizes.48}"
     justifyContent="center"
     padding="3"
     bg="ink"
@@ -227,7 +219,7 @@ const Hand = ({
   const from = useRef<{ y: number; mm: number } | null>(null);
   const perPixel = most / 160;
   return (
-    <Box asChild width="100%" height={{ base: '6rem', md: '6.5rem' }} cursor="grab" touchAction="none">
+    <Box asChild width="100%" height={{ base: '24', md: '26' }} cursor="grab" touchAction="none">
       <svg
         viewBox="0 0 600 180"
         aria-hidden="true"

@@ -4,7 +4,7 @@ import { chakra } from '@chakra-ui/react';
 export const Range = chakra('input', {
   base: {
     width: '100%',
-    height: '2rem',
+    height: '8',
     '@media (any-pointer: coarse)': { height: '{sizes.touch}' },
     accentColor: '{colors.action}',
     cursor: 'grab',

@@ -26,7 +26,7 @@ export const SetForMe = ({ set, begin }: { set: readonly Task[]; begin: Begin })
           _last={{ borderBottomWidth: '0' }}
           data-task={one.task}
         >
-          <Box flex="1 1 14rem" lineHeight="snug">
+          <Box flex="1 1 {sizes.56}" lineHeight="snug">
             <b>{one.title}</b>
             <Box color="soft">
               {one.group} · {one.help}

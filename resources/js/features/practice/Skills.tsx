@@ -7,11 +7,11 @@ export const Skills = ({ skills }: { skills: readonly Skill[] }) => (
   <Flex direction="column" gap="1.5" marginTop="2">
     {skills.map((one) => (
       <Flex key={one.skill} alignItems="center" gap="3" data-skill={one.skill}>
-        <Box flex="0 0 11rem" fontSize="sm" lineHeight="snug">
+        <Box flex="0 0 {sizes.44}" fontSize="sm" lineHeight="snug">
           {one.label}
         </Box>
         <Bar share={one.share} good={one.good} />
-        <Box minWidth="2.5rem" textAlign="right" fontWeight="bold" fontSize="sm">
+        <Box minWidth="10" textAlign="right" fontWeight="bold" fontSize="sm">
           {Math.round(100 * one.share)} %
         </Box>
       </Flex>
@@ -20,7 +20,7 @@ export const Skills = ({ skills }: { skills: readonly Skill[] }) => (
 );
 
 export const Bar = ({ share, good }: { share: number; good: boolean }) => (
-  <Box flex="1" minWidth="3rem" height="0.75rem" bg="well" borderWidth="thin" borderColor="line" borderRadius="sm">
+  <Box flex="1" minWidth="12" height="3" bg="well" borderWidth="thin" borderColor="line" borderRadius="sm">
     <Box height="100%" bg={good ? 'inside' : 'found'} borderRadius="sm" style={{ width: `${100 * share}%` }} />
   </Box>
 );

@@ -76,7 +76,7 @@ export const TurnPicker = ({
               >
                 −
               </Button>
-              <Box minWidth="5.5rem" textAlign="center" fontWeight="bold" aria-live="polite" data-count={step.many}>
+              <Box minWidth="22" textAlign="center" fontWeight="bold" aria-live="polite" data-count={step.many}>
                 {said} {said === 1 ? step.one : step.many}
               </Box>
               <Button
@@ -116,7 +116,7 @@ export const TurnIt = () => {
           bg="amber.wash"
           data-unwritten={each.adjuster}
         >
-          <Box flex="1 1 12rem" lineHeight="snug">
+          <Box flex="1 1 {sizes.48}" lineHeight="snug">
             Turned, and not written yet: <b>{each.say}</b>
           </Box>
           <Button
@@ -162,7 +162,7 @@ const Cover = ({ one, cover }: { one: One; cover: string }) => {
   const { act, busy } = usePractice();
   return (
     <Flex gap="3" alignItems="center" flexWrap="wrap" data-cover={one.cover_off ? 'off' : 'on'}>
-      <Box flex="1 1 12rem" lineHeight="snug">
+      <Box flex="1 1 {sizes.48}" lineHeight="snug">
         {one.cover_off ? `The ${cover} is off.` : `The ${cover} is over it.`}
       </Box>
       <Button
@@ -184,7 +184,7 @@ const Stands = ({ one }: { one: One }) => {
   const x = from + ((to - from) * (one.at - one.from)) / span;
   const ticks = one.threaded ? 48 : Math.min(60, Math.round(span));
   return (
-    <Box asChild width="100%" height="4.5rem">
+    <Box asChild width="100%" height="18">
       <svg viewBox="0 0 600 80" role="img" aria-label={`${one.name}: it stands ${said(one)}`}>
         <rect x={from - 26} y="12" width="26" height="48" rx="4" fill={paint['steel.dark']} />
         <rect x={from} y="26" width={to - from} height="20" fill={paint['steel.light']} />
@@ -230,7 +230,7 @@ const Holes = ({ one }: { one: One }) => {
     onLost: () => setHeld(null),
   });
   return (
-    <Box asChild width="100%" height="6rem" cursor="grab" touchAction="none">
+    <Box asChild width="100%" height="24" cursor="grab" touchAction="none">
       <svg
         viewBox="0 0 600 110"
         role="img"

@@ -37,12 +37,12 @@ export const BlocksForm = ({ id, unit, onKept }: Props) => {
   };
   return (
     <Flex direction="column" gap="3">
-      <Box lineHeight="snug" maxWidth="46rem">
+      <Box lineHeight="snug" maxWidth="184">
         Lay each {unit === 'mm' ? 'block' : 'weight'} on anew for each reading, three times at least, over the range you
         use. Clean faces, all at the same warmth.
       </Box>
       {rows.map((row, n) => (
-        <Grid key={row.key} templateColumns={{ base: '1fr 2fr', md: '10rem 1fr' }} gap="3">
+        <Grid key={row.key} templateColumns={{ base: '1fr 2fr', md: '{sizes.40} 1fr' }} gap="3">
           <Entry
             label={unit === 'mm' ? `Block ${n + 1}` : `Weight ${n + 1}`}
             unit={unit}
@@ -60,7 +60,7 @@ export const BlocksForm = ({ id, unit, onKept }: Props) => {
           />
         </Grid>
       ))}
-      <Grid templateColumns={{ base: '1fr', md: '10rem 1fr' }} gap="3" alignItems="end">
+      <Grid templateColumns={{ base: '1fr', md: '{sizes.40} 1fr' }} gap="3" alignItems="end">
         <Entry label="They are known to ±" unit={unit} value={known} onChange={setKnown} most={14} name="known" />
         <Box>
           <Button look="quiet" onClick={() => setRows([...rows, empty(rows.length)])}>

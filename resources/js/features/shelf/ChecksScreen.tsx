@@ -103,7 +103,7 @@ const Kept = ({ id, check, mayKeep }: { id: string; check: KeptCheck; mayKeep: b
       borderColor="line"
       data-check={told.kind}
     >
-      <Box flex="1" minWidth="15rem">
+      <Box flex="1" minWidth="60">
         <Box textStyle="small">
           {moment(check.at)}, {check.by}
         </Box>

@@ -28,7 +28,7 @@ export default function GaugesScreen() {
           </Heading>
           <ShelfParts at="gauges" />
         </Flex>
-        <Box maxWidth="46rem" lineHeight="snug">
+        <Box maxWidth="184" lineHeight="snug">
           A gauge with a cable sends its reading when its button is pressed. It lands in the job that is open on your
           device, once you let the gauge speak there, and nowhere else.
         </Box>
@@ -99,7 +99,7 @@ const Computer = ({ bridge }: { bridge: GaugeBridge }) => {
         {bridge.carries.length === 0 ? 'It named no gauge yet' : bridge.carries.join(', ')}
       </Box>
       <Flex gap="2" alignItems="center" gridColumn={{ base: '1 / -1', md: 'auto' }}>
-        <Mark kind={bridge.there ? 'inside' : 'cant_tell'} size="1rem" />
+        <Mark kind={bridge.there ? 'inside' : 'cant_tell'} size="text" />
         {bridge.there
           ? 'It is there'
           : bridge.seen_at === null

@@ -17,7 +17,7 @@ type Props = { instrument: ShelfInstrument; onEdit: (() => void) | null };
 
 export const InstrumentRow = ({ instrument, onEdit }: Props) => (
   <Grid
-    templateColumns={{ base: '1fr auto', md: '9rem 1.1fr 1.2fr 1.2fr 6rem' }}
+    templateColumns={{ base: '1fr auto', md: '{sizes.36} 1.1fr 1.2fr 1.2fr {sizes.24}' }}
     columnGap="5"
     rowGap="1"
     alignItems="center"
@@ -46,7 +46,7 @@ export const InstrumentRow = ({ instrument, onEdit }: Props) => (
         to={`/shelf/${encodeURIComponent(instrument.id)}/checks`}
         look="link"
         paddingInline="0"
-        minHeight="1.75rem"
+        minHeight="7"
         fontSize="sm"
         aria-label={`Checks of ${instrument.name}`}
       >
@@ -83,7 +83,7 @@ const Calibration = ({ instrument }: { instrument: ShelfInstrument }) => {
   if (calibration === null) return <Box textStyle="small">No certificate: its marks count as they are</Box>;
   return (
     <Flex gap="2" alignItems="center">
-      <Mark kind={stateMarks[state]} size="1rem" />
+      <Mark kind={stateMarks[state]} size="text" />
       <Box lineHeight="snug">
         <Box fontWeight={state === 'overdue' || state === 'soon' ? 'bold' : 'normal'}>
           {calibration.due === null

@@ -4,7 +4,7 @@ import { paint } from '../../theme/paint';
 
 /** A piece of the instrument with its own marks, so that a coarse one looks coarse. */
 export const Scale = ({ kind, step }: { kind: InstrumentKind; step: number }) => (
-  <chakra.svg viewBox="0 0 140 44" width="8.5rem" aria-hidden="true">
+  <chakra.svg viewBox="0 0 140 44" width="34" aria-hidden="true">
     {kind === 'feeler' ? (
       <Feeler />
     ) : kind === 'coin' ? (

@@ -55,7 +55,7 @@ const Instruments = ({ shelf }: { shelf: Shelf }) => {
           ))}
         </Sheet>
       )}
-      <Box textStyle="small" marginTop="3" maxWidth="46rem">
+      <Box textStyle="small" marginTop="3" maxWidth="184">
         A job keeps the shelf it was opened with, so that its verdicts never change afterwards.
         {!shelf.may_keep && ' A lead keeps the shelf.'}
       </Box>

@@ -22,7 +22,7 @@ export const Simulated = ({ gauges }: { gauges: readonly SimulatedGauge[] }) => 
     <Heading as="h2" fontSize="lg">
       Simulated gauges
     </Heading>
-    <Box lineHeight="snug" marginTop="1" maxWidth="46rem">
+    <Box lineHeight="snug" marginTop="1" maxWidth="184">
       They send what real ones would, over a line of their own. Open a job beside this page, let the caliper speak
       there, and press its button here.
     </Box>

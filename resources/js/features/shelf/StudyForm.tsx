@@ -47,7 +47,7 @@ export const StudyForm = ({ id, unit, onKept }: Props) => {
   const nameOf = (login: string) => people.find((one) => one.login === login)?.name ?? login;
   return (
     <Flex direction="column" gap="3">
-      <Box lineHeight="snug" maxWidth="46rem">
+      <Box lineHeight="snug" maxWidth="184">
         Everybody measures every piece equally often, in an order of chance, and without seeing what the others read.
       </Box>
       <Flex gap="2" wrap="wrap" role="group" aria-label="Whose hands">
@@ -72,7 +72,7 @@ export const StudyForm = ({ id, unit, onKept }: Props) => {
           {pieces.map((piece, n) => (
             <Grid
               key={piece.key}
-              templateColumns={{ base: '1fr', md: `9rem repeat(${hands.length}, 1fr)` }}
+              templateColumns={{ base: '1fr', md: `{sizes.36} repeat(${hands.length}, 1fr)` }}
               gap="3"
               data-piece={n}
             >

@@ -7,7 +7,7 @@ export const Told = ({ told }: { told: CheckTold }) => (
   <Flex direction="column" gap="1" marginTop="1" data-told={told.kind}>
     {told.says.map((sentence, n) => (
       <Flex key={sentence} gap="2" alignItems="baseline" lineHeight="snug">
-        {n === 0 && <Mark kind="now" size="1rem" />}
+        {n === 0 && <Mark kind="now" size="text" />}
         <Box fontWeight={n === 0 ? 'bold' : 'normal'}>{sentence}</Box>
       </Flex>
     ))}

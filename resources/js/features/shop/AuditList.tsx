@@ -30,7 +30,7 @@ export const AuditList = () => {
         {data.audits.map((one) => (
           <Grid
             key={one.id}
-            templateColumns={{ base: '1fr', md: '10rem 9rem 1fr' }}
+            templateColumns={{ base: '1fr', md: '{sizes.40} {sizes.36} 1fr' }}
             columnGap="4"
             paddingInline="4"
             paddingBlock="2"

@@ -79,7 +79,7 @@ export const ImportReport = ({ file, onDone }: { file: ImportFile; onDone: () =>
 const Rejected = ({ file }: { file: ImportFile }) => (
   <Box bg="amber.wash" borderRadius="sm" padding="3" marginTop="2" role="alert" data-rejected={file.rejected_in_all}>
     <b>{lines(file.rejected_in_all)} cannot be taken</b>
-    <Box maxHeight="16rem" overflowY="auto" marginTop="1" tabIndex={0} role="region" aria-label="Lines left out">
+    <Box maxHeight="64" overflowY="auto" marginTop="1" tabIndex={0} role="region" aria-label="Lines left out">
       {file.rejected.map((one) => (
         <Box key={one.place} lineHeight="snug" marginTop="1">
           <b>{one.place}</b>: {one.why}

@@ -51,7 +51,7 @@ export const LeadsDay = () => {
               lineHeight="snug"
               _hover={{ bg: 'well' }}
             >
-              <Mark kind={marks[group.key] ?? 'to_do'} size="1.1rem" style={{ marginTop: '0.15rem' }} />
+              <Mark kind={marks[group.key] ?? 'to_do'} size="text" style={{ marginTop: '2px' }} />
               <Box minWidth="0" overflowWrap="anywhere">
                 <b>{row.title}</b>
                 <Box textStyle="small">{row.says}</Box>

@@ -33,12 +33,12 @@ export const PeopleList = () => {
         {data.people.map((one) => (
           <Grid
             key={one.login}
-            templateColumns={{ base: '1fr auto', md: '1fr 1.4fr 8rem 6rem' }}
+            templateColumns={{ base: '1fr auto', md: '1fr 1.4fr {sizes.32} {sizes.24}' }}
             columnGap="4"
             alignItems="center"
             paddingInline="4"
             paddingBlock="2.5"
-            minHeight="4rem"
+            minHeight="16"
             borderTopWidth="thin"
             borderColor="line"
             _first={{ borderTopWidth: '0' }}

@@ -27,7 +27,7 @@ export const SessionList = () => {
           alignItems="center"
           paddingInline="4"
           paddingBlock="2.5"
-          minHeight="3.5rem"
+          minHeight="14"
           borderTopWidth="thin"
           borderColor="line"
           _first={{ borderTopWidth: '0' }}

@@ -26,7 +26,7 @@ export const SignIn = ({ demo }: { demo: readonly DemoPerson[] }) => {
     >
       <Front />
       <Flex alignItems={{ base: 'flex-start', lg: 'center' }} justifyContent="center" padding={{ base: '5', lg: '8' }}>
-        <Box width="100%" maxWidth="26rem">
+        <Box width="100%" maxWidth="104">
           <Sheet padding="6">
             <Heading as="h2" fontSize="xl" marginBottom="5">
               Sign in
@@ -80,12 +80,12 @@ const Front = () => (
     data-frame
   >
     <Flex gap="3" alignItems="center">
-      <Brand size="2.5rem" />
+      <Brand size="10" />
       <Heading as="h1" fontSize="2xl">
         Vivid Pull
       </Heading>
     </Flex>
-    <Box maxWidth="30rem" display={{ base: 'none', lg: 'block' }}>
+    <Box maxWidth="120" display={{ base: 'none', lg: 'block' }}>
       <PullDrawing />
       <Box fontFamily="heading" fontWeight="bold" fontSize="3xl" lineHeight="tight" marginTop="8">
         Measure the play. Turn once. Prove it.

@@ -24,7 +24,7 @@ export const SketchSheet = ({ spec }: { spec: SpecWhole }) => {
           src={`/api/specs/${spec.id}/sketch?${keep.submittedAt}`}
           alt={`Where the ${spec.name.toLowerCase()} of the ${spec.model} is measured`}
           maxWidth="100%"
-          maxHeight="22rem"
+          maxHeight="88"
           borderRadius="md"
         />
       )}

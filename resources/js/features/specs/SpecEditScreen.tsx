@@ -178,7 +178,7 @@ const Form = ({ start, version, how, hangs: asked, modelStands = false, back, on
   const { data: starting } = useQuery({ ...startingQuery(draft.family), enabled: how === 'new' });
   const practice = starting === undefined ? undefined : draftOf({ ...draft, minutes: 15 }, starting.spec, starting.run);
   return (
-    <Grid templateColumns={{ base: '1fr', lg: '1fr 20.5rem' }} gap="4" alignItems="start">
+    <Grid templateColumns={{ base: '1fr', lg: '1fr {sizes.82}' }} gap="4" alignItems="start">
       <Flex direction="column" gap="4" minWidth="0">
         <Sheet padding="4" aria-label="What the book says">
           {from !== null && <CopiedFrom from={from} />}

@@ -73,7 +73,7 @@ const Whole = ({ spec }: { spec: SpecWhole }) => {
         <Standing spec={spec} />
         <Actions spec={spec} onStale={() => setBefore(spec)} />
       </Flex>
-      <Grid templateColumns={{ base: '1fr', lg: '1fr 20.5rem' }} gap="4" alignItems="start">
+      <Grid templateColumns={{ base: '1fr', lg: '1fr {sizes.82}' }} gap="4" alignItems="start">
         <Flex direction="column" gap="4" minWidth="0">
           {spec.missing.length > 0 && <StillEmpty missing={spec.missing} />}
           {spec.taught !== null && <TaughtSheet spec={spec} taught={spec.taught} />}
@@ -241,7 +241,7 @@ const Figures = ({ spec, before }: { spec: SpecWhole; before: SpecWhole | null }
       )}
       <Grid
         asChild
-        templateColumns={{ base: 'fit-content(45%) 1fr', md: 'fit-content(16rem) 1fr' }}
+        templateColumns={{ base: 'fit-content(45%) 1fr', md: 'fit-content({sizes.64}) 1fr' }}
         columnGap="4"
         rowGap="1"
         marginTop="3"

@@ -27,7 +27,7 @@ export default function SpecsScreen() {
         <Heading as="h1" fontSize="2xl" marginRight="auto">
           Specs
         </Heading>
-        <Box flex="1 1 16rem" maxWidth="28rem">
+        <Box flex="1 1 {sizes.64}" maxWidth="112">
           <FieldLabel htmlFor={id}>Model, control or document</FieldLabel>
           <Field
             id={id}
@@ -102,7 +102,7 @@ const SpecRow = ({ spec }: { spec: SpecBrief }) => (
     data-spec={`${spec.model}/${spec.control}`}
   >
     <Grid
-      templateColumns={{ base: '1fr auto', md: '1.1fr 1.3fr 1.4fr 8.5rem' }}
+      templateColumns={{ base: '1fr auto', md: '1.1fr 1.3fr 1.4fr {sizes.34}' }}
       columnGap="4"
       rowGap="1"
       alignItems="center"

@@ -19,7 +19,7 @@ export const TaughtSheet = ({ spec, taught }: { spec: SpecWhole; taught: Taught 
         The spec says {decimals(taught.told, 2)} times as far as the cable. Readings before and after turns say{' '}
         <b>{decimals(taught.learned, 2)}</b> ± {decimals(taught.expanded, 2)} times.
       </Box>
-      <Grid templateColumns="repeat(auto-fill, minmax(14rem, 1fr))" gap="2" marginBottom="3">
+      <Grid templateColumns="repeat(auto-fill, minmax({sizes.56}, 1fr))" gap="2" marginBottom="3">
         {taught.machines.map((one) => (
           <Flex key={one.tag} gap="3" alignItems="center">
             <MachineTag tag={one.tag} size="sm" />

@@ -16,7 +16,7 @@ export const PointsSent = ({ sent: { gauges, here, half, claim } }: { sent: Sent
     <Flex direction="column" gap="2" marginTop="3" data-points-sent>
       {says && (
         <Flex gap="2" bg="yellow.tag" color="onVivid" borderRadius="sm" padding="2" lineHeight="snug" role="status">
-          <Mark kind="now" size="1rem" />
+          <Mark kind="now" size="text" />
           <Box>
             <b>
               {speaking} {here.length > 1 ? 'speak' : 'speaks'} here.

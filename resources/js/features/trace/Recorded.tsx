@@ -26,7 +26,7 @@ export const Recorded = ({ sent, onLook, children }: Props) => {
       </Heading>
       {recordings.map((one) => (
         <Flex key={one.trace} gap="3" alignItems="center" flexWrap="wrap" marginTop="2" data-recorded={one.trace}>
-          <Box flex="1" minWidth="12rem">
+          <Box flex="1" minWidth="48">
             <b>{clock(nowWithOffset(new Date(one.at)))}</b> {one.name}: {pullText(one)}
           </Box>
           <Flex gap="3">
@@ -41,7 +41,7 @@ export const Recorded = ({ sent, onLook, children }: Props) => {
       ))}
       {here !== undefined ? (
         <Flex gap="2" bg="yellow.tag" color="onVivid" borderRadius="sm" padding="3" marginTop="2" role="status">
-          <Mark kind="now" size="1.25rem" />
+          <Mark kind="now" size="large" />
           <Box lineHeight="snug">
             <b>{here.name} speaks here.</b> Let it send from the moment you begin to pull. Pull steadily as far as it
             goes, let it back as steadily without a rest, and stop it. The curve opens here.

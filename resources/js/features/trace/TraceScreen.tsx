@@ -127,7 +127,7 @@ const Reading = ({ job, trace }: { job: Job; trace: string }) => {
     );
   return (
     <Grid
-      templateColumns={{ base: '1fr', lg: '1fr 20rem' }}
+      templateColumns={{ base: '1fr', lg: '1fr {sizes.80}' }}
       templateAreas={{ base: '"curve" "side" "how"', lg: '"curve side" "how side"' }}
       templateRows={{ base: 'auto', lg: 'auto 1fr' }}
       gap="4"
@@ -190,7 +190,7 @@ const ways = {
 
 const Legend = ({ way }: { way: keyof typeof ways }) => (
   <Flex alignItems="center" gap="1.5" textStyle="small" color="ink">
-    <Box width="1.4rem" borderTopWidth="3px" borderColor={ways[way].colour} borderStyle={ways[way].style} />
+    <Box width="5.5" borderTopWidth="3px" borderColor={ways[way].colour} borderStyle={ways[way].style} />
     {ways[way].word}
   </Flex>
 );

@@ -66,12 +66,12 @@ export const TrustScreen = () => {
   return (
     <Box minHeight="100dvh" bg="page">
       <Flex bg="frame" color="onFrame" padding="4" gap="3" alignItems="center" data-frame>
-        <Brand size="2rem" />
+        <Brand size="8" />
         <Heading as="h1" fontSize="xl">
           Trust this workshop
         </Heading>
       </Flex>
-      <Box as="main" maxWidth="60rem" marginInline="auto" padding="4">
+      <Box as="main" maxWidth="240" marginInline="auto" padding="4">
         {isPending && <Sheet padding="4">Asking the workshop</Sheet>}
         {isError && (
           <Sheet padding="4">

@@ -28,7 +28,7 @@ export const CheckStrip = () => {
       data-check-strip={check.on ? 'on' : 'over'}
       role="status"
     >
-      <Mark kind={check.on ? 'left' : 'found'} size="1.1rem" />
+      <Mark kind={check.on ? 'left' : 'found'} size="text" />
       <Box flex="1" fontSize="sm" lineHeight="snug">
         {check.on ? (
           <>

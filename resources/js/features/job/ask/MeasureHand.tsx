@@ -69,7 +69,7 @@ const Distances = ({ typed, onType, onClose }: Distances) => {
         </Button>
       }
     >
-      <Grid templateColumns="repeat(auto-fit, minmax(9rem, 1fr))" gap="3">
+      <Grid templateColumns="repeat(auto-fit, minmax({sizes.36}, 1fr))" gap="3">
         {keyed.map(({ key, label, mm }) => (
           <Box key={key}>
             <FieldLabel htmlFor={`hand-${key}`}>

@@ -132,20 +132,20 @@ const Stepper = ({
     <Button
       look="plain"
       size="tall"
-      minWidth="4rem"
+      minWidth="16"
       aria-label={`One of the ${name.toLowerCase()} less`}
       disabled={value === 0}
       onClick={() => onChange(value - 1)}
     >
       −
     </Button>
-    <Box textStyle="figure" fontSize="2xl" width="3rem" textAlign="center" aria-live="polite">
+    <Box textStyle="figure" fontSize="2xl" width="12" textAlign="center" aria-live="polite">
       {value}
     </Box>
     <Button
       look="plain"
       size="tall"
-      minWidth="4rem"
+      minWidth="16"
       aria-label={`One of the ${name.toLowerCase()} more`}
       disabled={value === most}
       onClick={() => onChange(value + 1)}

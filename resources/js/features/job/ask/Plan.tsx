@@ -28,7 +28,7 @@ export const Plan = () => {
       )}
       {(plan.runner_up !== null || plan.why !== null) && (
         <Folded marginTop={single ? '0' : '1'}>
-          <Line minHeight="1.75rem" cursor="pointer" color="soft">
+          <Line minHeight="7" cursor="pointer" color="soft">
             {single ? 'Why this one' : 'Why this plan'}
           </Line>
           {plan.why !== null && <Box>{plan.why}</Box>}
@@ -44,7 +44,7 @@ const PlanStep = ({ step, first }: { step: Option; first: boolean }) => {
   const name = state.adjusters.find((one) => one.id === step.adjuster)?.name ?? step.adjuster;
   return (
     <Flex as="li" gap="2" alignItems="baseline" paddingBlock="0.5" fontWeight={first ? 'bold' : 'normal'}>
-      <Mark kind={first ? 'next' : 'to_do'} size="0.8rem" />
+      <Mark kind={first ? 'next' : 'to_do'} size="small" />
       <Box flex="1">
         {name} {step.phrase}
       </Box>

@@ -40,7 +40,7 @@ export const StopWatch = () => {
           look={isStopped ? 'plain' : 'vivid'}
           size="tall"
           flex="1"
-          minHeight="5rem"
+          minHeight="20"
           onPointerDown={watch.is === 'stopped' ? undefined : press}
           onClick={(event) => (watch.is === 'stopped' || event.detail === 0) && press()}
           data-primary={isStopped ? undefined : true}

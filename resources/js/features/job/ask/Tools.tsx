@@ -23,7 +23,7 @@ export const Tools = () => {
   if (state.closed !== null || state.stage === 'make_safe') return null;
   return (
     <Grid
-      templateColumns={{ base: 'repeat(auto-fit, minmax(9.5rem, 1fr))', lg: '1fr' }}
+      templateColumns={{ base: 'repeat(auto-fit, minmax({sizes.38}, 1fr))', lg: '1fr' }}
       columnGap="4"
       rowGap="1"
       justifyItems="start"
@@ -122,7 +122,7 @@ const PullDialog = ({ onClose }: { onClose: () => void }) => {
     >
       {speaks !== undefined && (
         <Flex gap="2" alignItems="center" marginBottom="3" fontWeight="bold" role="status" data-form-hears>
-          <Mark kind="now" size="1rem" />
+          <Mark kind="now" size="text" />
           {speaks.name} speaks here: press it while pulling, then while letting back.
         </Flex>
       )}

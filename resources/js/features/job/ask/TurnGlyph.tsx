@@ -24,13 +24,8 @@ const turnWord = { clockwise: 'clockwise', anticlockwise: 'anticlockwise' } as c
 
 /** What is not turned: an arrow the way it goes, with the count in it. */
 const StepGlyph = ({ option }: { option: Option }) => (
-  <chakra.figure flexShrink="0" textAlign="center" width="6.5rem">
-    <chakra.svg
-      viewBox="-60 -34 120 68"
-      width={{ base: '4.75rem', lg: '5.75rem' }}
-      marginInline="auto"
-      aria-hidden="true"
-    >
+  <chakra.figure flexShrink="0" textAlign="center" width="26">
+    <chakra.svg viewBox="-60 -34 120 68" width={{ base: '19', lg: '23' }} marginInline="auto" aria-hidden="true">
       <g transform={(option.steps ?? 0) < 0 ? 'scale(-1 1)' : undefined}>
         <path d="M-52 -15H14V-30L54 0L14 30V15H-52Z" fill={paint.well} stroke={paint.action} strokeWidth="4" />
       </g>
@@ -50,10 +45,10 @@ export const TurnGlyph = ({ option }: { option: Option }) => {
   const sign = option.rotation === 'clockwise' ? 1 : -1;
   const shown = flats > 0.05 ? flats : 6;
   return (
-    <chakra.figure flexShrink="0" textAlign="center" width="6.5rem">
+    <chakra.figure flexShrink="0" textAlign="center" width="26">
       <chakra.svg
         viewBox="-60 -58 120 116"
-        width={{ base: '4.75rem', lg: '5.75rem' }}
+        width={{ base: '19', lg: '23' }}
         marginInline="auto"
         display="block"
         aria-hidden="true"

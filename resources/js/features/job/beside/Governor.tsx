@@ -26,7 +26,7 @@ export const Governor = ({ vivid = false }: { vivid?: boolean }) => {
       flexWrap="wrap"
       data-governor
     >
-      <Box lineHeight="snug" flex="1 1 16rem">
+      <Box lineHeight="snug" flex="1 1 {sizes.64}">
         <b>Governor.</b> {governor.sentence}
         {nut?.caution != null && <Caution compact>{nut.caution}</Caution>}
       </Box>

@@ -73,7 +73,7 @@ const OnThisModel = () => {
       </Box>
       {data?.parts.map((one) => (
         <Flex key={one.number} gap="2" alignItems="baseline" lineHeight="snug" marginTop="1">
-          <Mark kind={one.fits ? 'inside' : 'wrong'} size="1rem" />
+          <Mark kind={one.fits ? 'inside' : 'wrong'} size="text" />
           <Box minWidth="0" overflowWrap="anywhere">
             <b>{one.number}</b>{' '}
             <Box as="span" textStyle="small">
@@ -111,7 +111,7 @@ const TakeUp = ({ match }: { match: CableMatch }) => {
       role="img"
       aria-label={`${lengthText(used)} of ${lengthText(all)} ${lengthUnit()} of take-up used`}
     >
-      <Flex height="1.5rem" borderWidth="thin" borderColor="graphite.edge" borderRadius="sm" overflow="hidden">
+      <Flex height="6" borderWidth="thin" borderColor="graphite.edge" borderRadius="sm" overflow="hidden">
         <Box width={`${share}%`} bg="found" />
         <Box flex="1" bg="petrol.wash" />
       </Flex>
@@ -146,7 +146,7 @@ const NotThisOne = () => {
       <Flex gap="2" flexWrap="wrap">
         <Field
           id="refused-number"
-          flex="1 1 10rem"
+          flex="1 1 {sizes.40}"
           value={number}
           maxLength={60}
           onChange={(event) => setNumber(event.target.value)}

@@ -47,7 +47,7 @@ const One = ({ measure }: { measure: Measure }) => {
         {mayWrite && (
           <Button
             look="link"
-            minHeight="1.75rem"
+            minHeight="7"
             paddingInline="0"
             onClick={() => turnTo(`measure:${measure.key}`)}
             data-measure={measure.key}

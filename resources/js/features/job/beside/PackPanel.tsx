@@ -5,7 +5,7 @@ import { Button, Field, FieldLabel, Sheet } from '../../../components/Buttons';
 import { Mark, type MarkKind } from '../../../components/Marks';
 import { counted, lengthText, lengthTyped, lengthUnit, shortLength, torqueText } from '../../../lib/figures';
 import { moment } from '../../../lib/time';
-import { paint } from '../../../theme/paint';
+import { paint, size } from '../../../theme/paint';
 import { useBench } from '../useBench';
 
 const markOf = (verdict: string): MarkKind =>
@@ -24,7 +24,7 @@ export const PackPanel = ({ pack }: { pack: Pack }) => (
         </Box>
       )}
     </Flex>
-    <Grid templateColumns={{ base: '1fr', md: '1fr 11rem' }} gap="4" marginTop="2">
+    <Grid templateColumns={{ base: '1fr', md: '1fr {sizes.44}' }} gap="4" marginTop="2">
       <Box>
         {pack.kinds
           .filter((kind) => kind.count > 0)
@@ -64,7 +64,7 @@ const Findings = ({ pack }: { pack: Pack }) => {
           paddingTop="2"
           data-pack-finding={one.key}
         >
-          <Box flex="1 1 11rem" minWidth="0" lineHeight="snug">
+          <Box flex="1 1 {sizes.44}" minWidth="0" lineHeight="snug">
             <b>{one.label}</b>
             <Box textStyle="small">{one.look_for}</Box>
           </Box>
@@ -149,7 +149,7 @@ const Kind = ({ pack, kind }: { pack: Pack; kind: Pack['kinds'][number] }) => {
               gap="1"
             >
               <b>{n}</b> {item === undefined ? '–' : lengthText(item.mean, kind.decimals)}
-              {item !== undefined && <Mark kind={markOf(item.verdict)} size="0.9em" />}
+              {item !== undefined && <Mark kind={markOf(item.verdict)} size="small" />}
             </Button>
           );
         })}
@@ -205,7 +205,7 @@ const Star = ({ pack }: { pack: Pack }) => {
       <svg
         viewBox="-80 -80 160 160"
         width="100%"
-        style={{ maxWidth: '11rem' }}
+        style={{ maxWidth: size('44') }}
         role="img"
         aria-label={`Tighten in the order ${pack.star_order.join(', ')}`}
       >

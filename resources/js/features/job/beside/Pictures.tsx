@@ -13,8 +13,8 @@ export const Pictures = () => {
           <chakra.img
             src={`/api/jobs/${job.id}/photos/${photo.id}`}
             alt={`${photo.of}, ${photo.by} ${clock(photo.at)}`}
-            width="6rem"
-            height="4.5rem"
+            width="24"
+            height="18"
             objectFit="cover"
             borderRadius="md"
             borderWidth="thick"

@@ -20,9 +20,9 @@ export const PullPanel = () => {
       {bars.map(
         ({ word, side, ground }) =>
           side !== null && (
-            <Grid key={word} templateColumns="5.5rem 1fr 7rem" gap="2" alignItems="center" marginTop="1.5">
+            <Grid key={word} templateColumns="{sizes.22} 1fr {sizes.28}" gap="2" alignItems="center" marginTop="1.5">
               <Box fontWeight="bold">{word}</Box>
-              <Box position="relative" height="1.4rem" bg="well" borderRadius="sm">
+              <Box position="relative" height="5.5" bg="well" borderRadius="sm">
                 <Box
                   position="absolute"
                   insetBlock="0"

@@ -32,13 +32,13 @@ const headings = {
 const Legend = () => (
   <Flex gap="3" flexWrap="wrap">
     <Flex gap="1" alignItems="center">
-      <Mark kind="inside" size="0.9em" /> as it should
+      <Mark kind="inside" size="small" /> as it should
     </Flex>
     <Flex gap="1" alignItems="center">
-      <Mark kind="wrong" size="0.9em" /> not
+      <Mark kind="wrong" size="small" /> not
     </Flex>
     <Flex gap="1" alignItems="center">
-      <Mark kind="to_do" size="0.9em" /> to be tried
+      <Mark kind="to_do" size="small" /> to be tried
     </Flex>
   </Flex>
 );
@@ -195,12 +195,12 @@ const Lanes = ({ table, arm }: { table: OutcomeTable; arm: boolean }) => (
 const Place = chakra('div', {
   base: {
     display: 'grid',
-    gridTemplateColumns: '1.5rem 1fr',
+    gridTemplateColumns: '{sizes.6} 1fr',
     alignItems: 'center',
     columnGap: '2',
     paddingInline: '2',
     paddingBlock: '1.5',
-    minHeight: '2.5rem',
+    minHeight: '10',
     lineHeight: 'snug',
     fontSize: 'sm',
   },
@@ -238,9 +238,9 @@ const Lane = ({ setting, table, turn }: { setting: Setting; table: OutcomeTable;
           >
             <span>
               {one.key === setting.now ? (
-                <Mark kind="now" size="1rem" />
+                <Mark kind="now" size="text" />
               ) : one.key === setting.found ? (
-                <Mark kind="found" size="1rem" />
+                <Mark kind="found" size="text" />
               ) : null}
             </span>
             {one.label}

@@ -31,7 +31,7 @@ export const AdjusterGauge = ({ adjuster }: { adjuster: Adjuster }) => {
     >
       <Flex alignItems="center" gap="1.5" fontFamily="heading" fontWeight="bold" fontSize="md" lineHeight="tight">
         {option !== undefined && state.next.recommended === adjuster.id && state.next.kind === 'move' && (
-          <Mark kind="next" size="0.95em" />
+          <Mark kind="next" size="text" />
         )}
         {adjuster.name}
         {adjuster.locked && (
@@ -90,7 +90,7 @@ const Bar = ({ adjuster }: { adjuster: Adjuster }) => {
       borderColor="graphite.edge"
       borderRadius="2px"
       bg="sheet"
-      maxWidth="9rem"
+      maxWidth="36"
       aria-hidden="true"
     >
       <Box

@@ -69,7 +69,10 @@ export const CableRun = () => {
         <Drawing state={state} width={Math.max(NARROWEST, width)} />
       </Box>
       <Grid
-        templateColumns={{ base: '1fr', md: `${HAND}px repeat(${state.adjusters.length}, 1fr) minmax(5.25rem, auto)` }}
+        templateColumns={{
+          base: '1fr',
+          md: `${HAND}px repeat(${state.adjusters.length}, 1fr) minmax({sizes.21}, auto)`,
+        }}
         gap="2"
         alignItems="start"
       >
@@ -93,7 +96,7 @@ const OtherCable = ({ second, name }: { second: boolean; name: string | null }) 
   return (
     <Button
       look="link"
-      minHeight="1.75rem"
+      minHeight="7"
       paddingInline="0"
       onClick={() => turnTo(second ? 'in_band' : 'in_band:second')}
       data-other-cable

@@ -106,7 +106,7 @@ const drawings = {
 export const HowToRead = ({ point }: { point: PointKey }) => {
   const Drawing = drawings[point];
   return (
-    <chakra.svg viewBox="0 -4 120 84" width="6.75rem" flexShrink="0" aria-hidden="true" bg="well" borderRadius="md">
+    <chakra.svg viewBox="0 -4 120 84" width="27" flexShrink="0" aria-hidden="true" bg="well" borderRadius="md">
       <Drawing />
     </chakra.svg>
   );

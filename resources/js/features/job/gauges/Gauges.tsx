@@ -61,7 +61,7 @@ export const Offered = ({ of }: { of: Gauges }) => {
       {(offered.length > 0 || wire === null) && (
         <Button
           look="link"
-          minHeight="1.75rem"
+          minHeight="7"
           paddingInline="0"
           fontSize="sm"
           aria-expanded={open}
@@ -150,7 +150,7 @@ const Waiting = ({
   return (
     <Box bg="violet.wash" borderRadius="sm" padding="2" role="alert" data-waits={reading.entered}>
       <Flex gap="2" alignItems="baseline">
-        <Mark kind="cant_tell" size="1rem" />
+        <Mark kind="cant_tell" size="text" />
         <Box flex="1">
           <b>
             {reading.name}: {reading.entered}
@@ -182,7 +182,7 @@ type PulledProps = { job: string; recording: GaugeRecording; onDrop: () => void 
 const Pulled = ({ job, recording, onDrop }: PulledProps) => (
   <Box bg="violet.wash" borderRadius="sm" padding="2" role="alert" data-pulled={recording.trace}>
     <Flex gap="2" alignItems="baseline">
-      <Mark kind="cant_tell" size="1rem" />
+      <Mark kind="cant_tell" size="text" />
       <Box flex="1" lineHeight="snug">
         <b>{recording.name} recorded a pull:</b> {pullText(recording)}
       </Box>

@@ -24,7 +24,7 @@ export const Speaks = ({ name, trouble, onStop, mark }: SpeaksProps) => (
     minHeight="touch"
     data-speaks={mark}
   >
-    <Mark kind={trouble === null ? 'now' : 'cant_tell'} size="1rem" />
+    <Mark kind={trouble === null ? 'now' : 'cant_tell'} size="text" />
     <Box flex="1" minWidth="0" role="status">
       <b>{name} speaks here</b>
       {trouble !== null && <Box fontSize="sm">{trouble}</Box>}

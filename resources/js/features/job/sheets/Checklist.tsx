@@ -56,7 +56,7 @@ const CheckLine = ({ item }: { item: Item }) => {
         data-item={item.key}
         data-done={item.done}
         display="grid"
-        gridTemplateColumns="1.75rem 1fr auto"
+        gridTemplateColumns="{sizes.7} 1fr auto"
         columnGap="2"
         width="100%"
         textAlign="left"
@@ -69,7 +69,7 @@ const CheckLine = ({ item }: { item: Item }) => {
         bg={isAsked ? 'vivid.wash' : 'transparent'}
         _hover={mayWrite ? { bg: isAsked ? 'vivid.wash' : 'well' } : {}}
       >
-        <Mark kind={markOf(item, waits)} size="1.25rem" style={{ marginTop: '2px' }} />
+        <Mark kind={markOf(item, waits)} size="large" style={{ marginTop: '2px' }} />
         <Box minWidth="0">
           <Box fontSize="lg" lineHeight="snug" fontWeight={isAsked ? 'bold' : 'normal'}>
             {item.label}
@@ -81,7 +81,7 @@ const CheckLine = ({ item }: { item: Item }) => {
             </Box>
           )}
         </Box>
-        <Box textAlign="right" fontSize="sm" lineHeight="snug" maxWidth="16rem" overflowWrap="anywhere">
+        <Box textAlign="right" fontSize="sm" lineHeight="snug" maxWidth="64" overflowWrap="anywhere">
           {waits ? (
             'kept, not judged yet'
           ) : (

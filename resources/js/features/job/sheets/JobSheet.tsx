@@ -79,7 +79,7 @@ export const JobSheet = () => {
         <Entry title="Gates">
           {state.gates.map((gate) => (
             <Flex key={gate.key} gap="2" alignItems="center">
-              <Mark kind={gateMarks[gate.status]} size="0.9rem" />
+              <Mark kind={gateMarks[gate.status]} size="small" />
               {gate.sentence}
             </Flex>
           ))}
@@ -142,13 +142,13 @@ const Told = () => {
     <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} columnGap="5" rowGap="1" marginTop="3" data-told>
       {table?.settings.map((one) => (
         <Flex key={one.key} gap="2" alignItems="center">
-          <Mark kind={one.right ? 'inside' : one.wrong ? 'wrong' : 'to_do'} size="0.9rem" />
+          <Mark kind={one.right ? 'inside' : one.wrong ? 'wrong' : 'to_do'} size="small" />
           <b>{one.label}</b> found {said(one, one.found)}, left {said(one, one.now)}
         </Flex>
       ))}
       {measured.map((one) => (
         <Flex key={one.key} gap="2" alignItems="center">
-          <Mark kind={one.verdict === 'inside' ? 'inside' : 'wrong'} size="0.9rem" />
+          <Mark kind={one.verdict === 'inside' ? 'inside' : 'wrong'} size="small" />
           <b>{one.label}</b> {measuredText(one.mean ?? 0, one.decimals, one.unit)} ±{' '}
           {measuredText(one.expanded ?? 0, one.decimals, one.unit)} {unitText(one.unit)}
         </Flex>
@@ -161,7 +161,7 @@ const Told = () => {
 const Figure = ({ word, mark, judged }: { word: string; mark: MarkKind; judged: Judged }) => (
   <Box bg="well" borderRadius="md" padding="3">
     <Flex alignItems="center" gap="2" textStyle="eyebrow">
-      <Mark kind={mark} size="0.9rem" />
+      <Mark kind={mark} size="small" />
       {word}
     </Flex>
     <Box textStyle="figure" fontSize="3xl" marginBlock="1">

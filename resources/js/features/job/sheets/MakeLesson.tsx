@@ -31,7 +31,7 @@ export const MakeLesson = () => {
   const isWhole = [title, story, teaches].every((one) => one.trim() !== '');
   return (
     <>
-      <Button look="link" minHeight="1.75rem" paddingInline="0" onClick={() => setOpen(true)} data-make-lesson>
+      <Button look="link" minHeight="7" paddingInline="0" onClick={() => setOpen(true)} data-make-lesson>
         Make a lesson of it
       </Button>
       <Modal

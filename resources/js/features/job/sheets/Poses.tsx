@@ -89,7 +89,7 @@ const PoseCard = ({ pose }: { pose: PoseReading }) => {
 
 /** Handlebar and front wheel from above. */
 const Bars = ({ pose }: { pose: PoseKey }) => (
-  <chakra.svg viewBox="-64 -46 128 92" width="100%" maxWidth="8.5rem" marginInline="auto" aria-hidden="true">
+  <chakra.svg viewBox="-64 -46 128 92" width="100%" maxWidth="34" marginInline="auto" aria-hidden="true">
     <path d="M0 6V32" stroke={paint['steel.light']} strokeWidth="16" strokeLinecap="round" />
     <g transform={`rotate(${turns[pose]})`}>
       <rect x="-5" y="-33" width="10" height="26" rx="5" fill={paint['steel.mid']} />

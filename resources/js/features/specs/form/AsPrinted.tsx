@@ -32,7 +32,7 @@ export const AsPrinted = ({ draft, set, first }: FormProps & { first: boolean })
   const band = { low_mm: heldMm(draft.low), high_mm: heldMm(draft.high) };
   return (
     <Box>
-      <Grid templateColumns={{ base: '1fr', md: '1fr 18rem' }} columnGap="4" rowGap="2" alignItems="end">
+      <Grid templateColumns={{ base: '1fr', md: '1fr {sizes.72}' }} columnGap="4" rowGap="2" alignItems="end">
         <Entry
           label="As it is printed"
           value={draft.printed}
@@ -63,7 +63,7 @@ export const AsPrinted = ({ draft, set, first }: FormProps & { first: boolean })
         <Disagreement says={data.disagreements} despite={draft.despite} onDespite={(despite) => set({ despite })} />
       )}
       {!isPlayless && (
-        <Grid templateColumns={{ base: '1fr 1fr', md: '8rem 8rem 1fr' }} gap="3" marginTop="3">
+        <Grid templateColumns={{ base: '1fr 1fr', md: '{sizes.32} {sizes.32} 1fr' }} gap="3" marginTop="3">
           <Entry
             label="Least"
             unit="mm"

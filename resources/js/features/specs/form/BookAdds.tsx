@@ -10,7 +10,7 @@ import { meterUnits } from '../words';
 export const BookAdds = ({ draft, set }: FormProps) => {
   return (
     <>
-      <Grid templateColumns={{ base: '1fr 1fr', md: '8rem 7rem 8rem' }} gap="3">
+      <Grid templateColumns={{ base: '1fr 1fr', md: '{sizes.32} {sizes.28} {sizes.32}' }} gap="3">
         <Entry
           label="Look every"
           value={draft.use}
@@ -64,7 +64,7 @@ const Torques = ({ draft, set }: FormProps) => {
     <>
       {draft.torques.map((one, n) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: rows are only added and rubbed out at their place
-        <Grid key={n} templateColumns="1fr 7rem" gap="3" marginTop="3">
+        <Grid key={n} templateColumns="1fr {sizes.28}" gap="3" marginTop="3">
           <Entry label="Torque of" value={one.what} onChange={(what) => torque(n, { what })} most={80} />
           <Entry label="Is" unit="N·m" value={one.nm} onChange={(nm) => torque(n, { nm })} kind="decimal" most={8} />
         </Grid>

@@ -187,7 +187,7 @@ const Part = ({ mark, glyph, title, says, chosen, onTap }: PartProps) => (
     flexDirection={{ base: 'row', md: 'column' }}
     alignItems="center"
     gap={{ base: '3', md: '1' }}
-    width={{ md: '7.5rem' }}
+    width={{ md: '30' }}
     padding="2"
     borderWidth="thick"
     borderRadius="md"
@@ -199,7 +199,7 @@ const Part = ({ mark, glyph, title, says, chosen, onTap }: PartProps) => (
     _focusVisible={{ outline: '3px solid', outlineColor: 'focus', outlineOffset: '2px' }}
     data-part={mark}
   >
-    <Box width="4rem" flex="none">
+    <Box width="16" flex="none">
       {glyph}
     </Box>
     <Box minWidth="0">
@@ -230,13 +230,13 @@ const Gap = ({ cable, at, full, chosen, onTap }: GapProps) => (
     disabled={full}
     onClick={() => onTap(chosen ? null : { part: 'gap', cable, at })}
     position="relative"
-    flex={{ md: '1 1 2.75rem' }}
+    flex={{ md: '1 1 {sizes.11}' }}
     minWidth="touch"
     minHeight="touch"
-    maxWidth={{ md: '6rem' }}
+    maxWidth={{ md: '24' }}
     cursor={full ? 'default' : 'pointer'}
     alignSelf={{ base: 'flex-start', md: 'center' }}
-    width={{ base: '5rem', md: 'auto' }}
+    width={{ base: '20', md: 'auto' }}
     _before={{
       content: '""',
       position: 'absolute',
@@ -255,7 +255,7 @@ const Gap = ({ cable, at, full, chosen, onTap }: GapProps) => (
         display="inline-flex"
         alignItems="center"
         justifyContent="center"
-        boxSize="1.75rem"
+        boxSize="7"
         borderRadius="full"
         borderWidth="thick"
         borderColor="ink"
@@ -371,7 +371,7 @@ const WhichKind = ({ onPick }: { onPick: (kind: string) => void }) => (
             onClick={() => onPick(kind.key)}
             data-kind={kind.key}
           >
-            <Box width="3.5rem">
+            <Box width="14">
               <Glyph of={{ adjuster: kind.key as AdjusterKind }} />
             </Box>
             {kind.label}

@@ -39,7 +39,7 @@ export const Fold = ({ title, says, mark, children }: FoldProps) => {
             </Box>
             <Box textStyle="small">{says}</Box>
           </Box>
-          <Box asChild flex="none" width="1.25rem" transform={open ? 'rotate(180deg)' : undefined}>
+          <Box asChild flex="none" width="5" transform={open ? 'rotate(180deg)' : undefined}>
             <svg viewBox="-10 -10 20 20" aria-hidden="true">
               <path d="M-7 -4L0 4L7 -4" fill="none" stroke="currentColor" strokeWidth="3" strokeLinecap="round" />
             </svg>

@@ -84,7 +84,7 @@ const OneTable = ({ table, adjusters, onChange }: TableProps) => {
         Add a setting
       </Button>
       <Movers table={table} adjusters={adjusters} onChange={onChange} />
-      <Grid templateColumns={{ base: '1fr 1fr', md: '12rem 12rem' }} gap="3" marginTop="3">
+      <Grid templateColumns={{ base: '1fr 1fr', md: '{sizes.48} {sizes.48}' }} gap="3" marginTop="3">
         {field('First try, where nothing is known', 'trial')}
         {field('Never more at once', 'most')}
       </Grid>
@@ -102,7 +102,7 @@ const Movers = ({ table, adjusters, onChange }: TableProps) => {
       </Heading>
       {table.movers.map((mover, n) => (
         <Flex key={mover.adjuster} gap="3" alignItems="flex-end" marginTop="2" flexWrap="wrap">
-          <Box width="12rem">
+          <Box width="48">
             <Entry
               label={`${adjusters.find((one) => one.id === mover.adjuster)?.name ?? 'An adjuster that is gone'}, ${table.unit} a step`}
               value={mover.perStep}
@@ -199,7 +199,7 @@ const SettingFields = ({
   onRemove,
 }: Omit<SettingProps, 'open' | 'onOpen'>) => (
   <>
-    <Grid templateColumns={{ base: '1fr 1fr', md: '1fr 8rem 2fr' }} gap="3" alignItems="end">
+    <Grid templateColumns={{ base: '1fr 1fr', md: '1fr {sizes.32} 2fr' }} gap="3" alignItems="end">
       <Entry
         label="Setting"
         value={setting.label}
@@ -285,7 +285,12 @@ type SightProps = {
 
 /** One thing that can be seen, and where the arm then stands: beyond an edge that is empty it may stand anywhere. */
 const OneSight = ({ sight, name, unit, plus, minus, mayGo, onChange, onRemove }: SightProps) => (
-  <Grid templateColumns={{ base: '1fr 1fr', md: '2fr 1.2fr 7rem 7rem auto' }} gap="3" alignItems="end" marginTop="2">
+  <Grid
+    templateColumns={{ base: '1fr 1fr', md: '2fr 1.2fr {sizes.28} {sizes.28} auto' }}
+    gap="3"
+    alignItems="end"
+    marginTop="2"
+  >
     <Box gridColumn={{ base: '1 / -1', md: 'auto' }}>
       <Entry label="Seen" value={sight.label} onChange={(label) => onChange({ label })} most={80} name={name} />
     </Box>

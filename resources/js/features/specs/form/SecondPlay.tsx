@@ -14,7 +14,7 @@ export const SecondPlay = ({ draft, set }: FormProps) => {
   return (
     <>
       {readAt[second.key]}.
-      <Grid templateColumns={{ base: '1fr 1fr', md: '8rem 8rem 12rem' }} gap="3" marginTop="2">
+      <Grid templateColumns={{ base: '1fr 1fr', md: '{sizes.32} {sizes.32} {sizes.48}' }} gap="3" marginTop="2">
         <Entry
           label="Least"
           unit="mm"

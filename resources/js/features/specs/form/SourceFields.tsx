@@ -52,7 +52,7 @@ export const SourceFields = ({ draft, set, practice }: SourceProps) => {
           No maker's figure. Everything judged by it says so, until a document is at hand.
         </Box>
       )}
-      <Grid templateColumns={{ base: '1fr 1fr', md: '2fr 6rem 1fr 10rem' }} gap="3">
+      <Grid templateColumns={{ base: '1fr 1fr', md: '2fr {sizes.24} 1fr {sizes.40}' }} gap="3">
         <Box gridColumn={{ base: '1 / -1', md: 'auto' }}>
           <Entry
             label={draft.practice ? 'In a few words' : 'Document'}
