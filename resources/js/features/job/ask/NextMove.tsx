@@ -175,8 +175,10 @@ export const BesideTheMove = () => {
     <Flex direction="column" gap="2">
       {(item.topic === 'put_right' || !isMove(state, adjuster, option)) && <SetCautions />}
       <SetHow />
-      <RidersWish />
-      <ByChoice />
+      <Flex wrap="wrap" columnGap="5">
+        <RidersWish />
+        <ByChoice />
+      </Flex>
     </Flex>
   );
 };

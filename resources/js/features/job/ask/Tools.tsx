@@ -2,7 +2,7 @@ import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { type GaugeReading, gaugesQuery } from '../../../api/gauges';
-import { Button, Field, FieldLabel, LinkButton } from '../../../components/Buttons';
+import { Button, Field, FieldLabel, LinkButton, Sheet } from '../../../components/Buttons';
 import { Mark } from '../../../components/Marks';
 import { Modal } from '../../../components/Modal';
 import { isNoSize, lengthTyped, lengthUnit, quantity, shortLength, typedIn, unitText } from '../../../lib/figures';
@@ -22,12 +22,15 @@ export const Tools = () => {
   // Nothing is taken in hand before it is safe to.
   if (state.closed !== null || state.stage === 'make_safe') return null;
   return (
-    <Grid
-      templateColumns={{ base: 'repeat(auto-fit, minmax({sizes.38}, 1fr))', lg: '1fr' }}
-      columnGap="4"
-      rowGap="1"
-      justifyItems="start"
-      css={{ '& > *': { textAlign: 'start', justifyContent: 'flex-start' } }}
+    <Sheet
+      paddingInline="4"
+      paddingBlock="1"
+      display="grid"
+      css={{
+        '& > *': { textAlign: 'start', justifyContent: 'flex-start', borderWidth: '0', borderRadius: '0' },
+        '& > * + *': { borderTopWidth: 'thin', borderColor: 'line' },
+      }}
+      aria-label="At any time"
       data-tools
     >
       <ReplaceCable />
@@ -49,7 +52,7 @@ export const Tools = () => {
       <FitPart />
       {mayWrite && <FitAdjuster />}
       {mayWrite && <Handover />}
-    </Grid>
+    </Sheet>
   );
 };
 
