@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Facts;
+
+use VividPull\Core\Log\Entry\CablesCompared;
+use VividPull\Core\Log\Entry\Complained;
+use VividPull\Core\Log\Entry\PartRefused;
+use VividPull\Core\Log\Entry\PhotoTaken;
+use VividPull\Core\Log\Entry\PutRight;
+use VividPull\Core\Log\Entry\ReplacementStep;
+use VividPull\Core\Log\Entry\SoakBegun;
+use VividPull\Core\Log\Entry\TraceTaken;
+use VividPull\Core\Log\Replacing;
+use VividPull\Core\Procedure\Symptom;
+
+/** What a job shows beside readings and moves, as it comes: mends, photos, curves, complaints, and a cable coming off. */
+final class Sightings
+{
+    /** @var list<SeenTrace> */
+    private array $traces = [];
+
+    /** @var list<PutRight> */
+    private array $putRight = [];
+
+    /** @var list<PhotoTaken> */
+    private array $photos = [];
+
+    /** @var list<PartRefused> */
+    private array $refused = [];
+
+    private ?Replacing $replacing = null;
+
+    private ?string $soaking = null;
+
+    /** @var array{why: ReadAnew, from: int}|null why it is read anew, and from which setting on */
+    private ?array $readAnew = null;
+
+    /** @param  list<Symptom>  $symptoms  what was said to feel wrong before the job */
+    public function __construct(private array $symptoms) {}
+
+    public function trace(TraceTaken $taken, int $setting): void
+    {
+        $this->traces[] = new SeenTrace($taken, $setting);
+    }
+
+    public function putRight(PutRight $done): void
+    {
+        $this->putRight[] = $done;
+    }
+
+    public function photo(PhotoTaken $taken): void
+    {
+        $this->photos[] = $taken;
+    }
+
+    public function refuse(PartRefused $refused): void
+    {
+        $this->refused[] = $refused;
+    }
+
+    public function soak(SoakBegun $begun): void
+    {
+        $this->soaking = $begun->stamp->at;
+    }
+
+    public function complain(Complained $complaint): void
+    {
+        $this->symptoms = [...$this->symptoms, ...$complaint->symptoms];
+    }
+
+    /** @return list<Symptom> what was said to feel wrong, before the job and since */
+    public function symptoms(): array
+    {
+        return $this->symptoms;
+    }
+
+    public function beginReplacing(Replacing $begun): void
+    {
+        $this->replacing = $begun;
+    }
+
+    public function replacing(): ?Replacing
+    {
+        return $this->replacing;
+    }
+
+    public function replace(ReplacementStep $step): void
+    {
+        $this->replacing = $this->replacing?->withStepDone($step->key, $step->isHere);
+    }
+
+    public function compare(CablesCompared $compared): void
+    {
+        $this->replacing = $this->replacing?->compared($compared->sizes);
+    }
+
+    /** A new cable is on. */
+    public function isReplaced(): void
+    {
+        $this->replacing = $this->replacing?->over();
+    }
+
+    public function readAnew(ReadAnew $why, int $from): void
+    {
+        $this->readAnew = ['why' => $why, 'from' => $from];
+    }
+
+    /** @param  int  $changedAt  the setting that something else than an adjuster made last */
+    public function facts(Trials $trials, int $changedAt): Observations
+    {
+        return new Observations(
+            $trials->outcomes(),
+            $trials->measures(),
+            $this->putRight,
+            $this->photos,
+            $this->refused,
+            $this->replacing,
+            $this->soaking,
+            array_values(array_unique($this->symptoms, SORT_REGULAR)),
+            $this->traces,
+            ($this->readAnew['from'] ?? null) === $changedAt ? $this->readAnew['why'] : null,
+        );
+    }
+}
