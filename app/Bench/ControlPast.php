@@ -15,10 +15,9 @@ use VividPull\Core\Family\Families;
 use VividPull\Core\Input\Node;
 use VividPull\Core\Log\ClosingOutcome;
 use VividPull\Core\Log\EntryKind;
-use VividPull\Core\Measurement\KeptReading;
+use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Procedure\Cure;
 use VividPull\Core\Quantity\StepUnit;
-use VividPull\Core\Spec\EngineHeat;
 use VividPull\Core\Trace\PullStory;
 use VividPull\Core\Trace\TraceSummary;
 use VividPull\Core\Wear\AgainAndAgain;
@@ -26,6 +25,8 @@ use VividPull\Core\Wear\FoundSide;
 use VividPull\Core\Wear\JobRecord;
 use VividPull\Core\Wear\Play;
 use VividPull\Core\Wear\Taken;
+use VividPull\Core\Wire\SignedReading;
+use VividPull\Core\Wire\SignedRecord;
 use VividPull\Core\Wire\TraceCodec;
 
 /** The jobs of one control with what was signed at the end of each. */
@@ -73,11 +74,11 @@ final readonly class ControlPast
                 'closed_at' => $closing?->at,
                 'by' => $closing?->by['name'],
                 'usage' => $job->usage_reading,
-                'outcome' => $closing?->body['outcome'],
-                'next_check' => $closing?->body['next_check'] ?? null,
-                'found_mm' => $record['found']['mm'] ?? null,
-                'left_mm' => $record['left']['mm'] ?? null,
-                'left_expanded_mm' => $record['left']['expanded_mm'] ?? null,
+                'outcome' => $closing?->outcome()?->value,
+                'next_check' => $closing?->nextCheck(),
+                'found_mm' => $record?->found()?->mm,
+                'left_mm' => $record?->left()?->mm,
+                'left_expanded_mm' => $record?->left()?->expandedMm,
                 'stands' => array_values(array_map(
                     static fn (array $one): array => [
                         'name' => $one['name'],
@@ -85,19 +86,16 @@ final readonly class ControlPast
                         'left' => $one['left'],
                     ],
                     array_filter(
-                        $record['stands'] ?? [],
+                        $record?->stands() ?? [],
                         static fn (array $one): bool => ($one['found'] ?? $one['left']) !== null,
                     ),
                 )),
-                'left_verdict' => $record['left']['verdict'] ?? null,
-                'spec' => $record['spec'] ?? null,
-                'source' => $record['source'] ?? null,
-                'parts' => array_map(
-                    static fn (string $part): string => Part::from($part)->label(),
-                    $record['parts'] ?? [],
-                ),
-                'reason' => $record['by_choice'] ?? $record['tag'] ?? null,
-                'pull' => self::pull($record['traces'] ?? []),
+                'left_verdict' => $record?->left()?->verdict->value,
+                'spec' => $record?->spec(),
+                'source' => $record?->source(),
+                'parts' => array_map(static fn (Part $part): string => $part->label(), $record?->parts() ?? []),
+                'reason' => $record?->byChoice() ?? $record?->tag(),
+                'pull' => self::pull($record?->traces() ?? []),
             ];
         })->all());
     }
@@ -106,13 +104,13 @@ final readonly class ControlPast
     public function pulls(): ?string
     {
         $traces = array_merge(...array_map(
-            fn (ControlJob $job): array => $this->record($job)['traces'] ?? [],
+            fn (ControlJob $job): array => $this->record($job)?->traces() ?? [],
             $this->closed(),
         ));
         $last = $traces === [] ? null : $traces[count($traces) - 1];
         $alike = array_filter(
             $traces,
-            static fn (array $one): bool => $one['point'] === $last['point']
+            static fn (array $one): bool => $one['point'] === ($last['point'] ?? null)
                 && ($one['at_mm'] ?? null) === ($last['at_mm'] ?? null),
         );
 
@@ -156,28 +154,21 @@ final readonly class ControlPast
     /** Days since its cable was fitted here; null where it never was. */
     public function cableDays(): ?int
     {
-        return $this->daysSince(static fn (array $record): bool => in_array(
-            Part::Cable->value,
-            $record['parts'] ?? [],
-            true,
-        ));
+        return $this->daysSince(static fn (SignedRecord $record): bool => $record->hasFitted(Part::Cable));
     }
 
     /** Days since it was oiled here; null where it never was. */
     public function oiledDays(): ?int
     {
-        return $this->daysSince(static fn (array $record): bool => in_array(
-            Cure::Oiled->value,
-            $record['put_right'] ?? [],
-            true,
-        ));
+        return $this->daysSince(static fn (SignedRecord $record): bool => $record->hasPutRight(Cure::Oiled));
     }
 
-    /** @param  callable(array<string, mixed>): bool  $is */
+    /** @param  callable(SignedRecord): bool  $is */
     private function daysSince(callable $is): ?int
     {
         foreach (array_reverse($this->closed()) as $job) {
-            if ($is($this->record($job) ?? [])) {
+            $record = $this->record($job);
+            if ($record !== null && $is($record)) {
                 return (int) CarbonImmutable::parse(
                     (string) $this->closings->get($job->id)?->at,
                 )->diffInDays(CarbonImmutable::now(), true);
@@ -193,12 +184,8 @@ final readonly class ControlPast
         $checked = '';
         foreach (array_reverse($this->closed()) as $job) {
             $closing = $this->closings->get($job->id);
-            $named = $closing->body['next_check'] ?? null;
-            if (
-                $closing === null
-                || ($closing->body['outcome'] ?? null) !== ClosingOutcome::Checked->value
-                || $named !== null
-            ) {
+            $named = $closing?->nextCheck();
+            if ($closing?->outcome() !== ClosingOutcome::Checked || $named !== null) {
                 // A check before that day does not put it off.
                 return $named !== null && $named > $checked ? $named : null;
             }
@@ -229,14 +216,14 @@ final readonly class ControlPast
         $taken = [];
         foreach ($this->closed() as $job) {
             $closing = $this->closings->get($job->id);
-            foreach ($this->record($job)['stands'] ?? [] as $one) {
+            foreach ($this->record($job)?->stands() ?? [] as $one) {
                 $taken[] = new Taken(
                     substr((string) $closing?->at, 0, 10),
                     $one['adjuster'],
                     $one['name'],
                     StepUnit::from($one['unit']),
                     (float) $one['taken'],
-                    ($closing->body['outcome'] ?? null) === ClosingOutcome::Fit->value,
+                    $closing?->outcome() === ClosingOutcome::Fit,
                 );
             }
         }
@@ -246,42 +233,37 @@ final readonly class ControlPast
 
     private function look(ControlJob $job): JobRecord
     {
-        $record = $this->record($job) ?? [];
+        $record = $this->record($job);
+        [$found, $closing] = [$record?->found(), $this->closings->get($job->id)];
 
         return new JobRecord(
             (float) $job->usage_reading,
-            substr((string) $this->closings->get($job->id)?->at, 0, 10),
-            ReadingPoint::from(
-                $record['point'] ?? $this->control->spec()->aim?->point->value ?? ReadingPoint::LeverTip->value,
-            ),
-            EngineHeat::tryFrom($record['found']['engine'] ?? ''),
-            self::play($record['found'] ?? null),
-            self::play($record['left'] ?? null),
-            (float) ($record['given_before_mm'] ?? 0.0),
-            array_map(Part::from(...), array_values($record['parts'] ?? [])),
-            match ($record['found']['verdict'] ?? null) {
-                'too_loose' => FoundSide::Loose,
-                'too_tight', 'taut' => FoundSide::Tight,
+            substr((string) $closing?->at, 0, 10),
+            $record?->point() ?? $this->control->spec()->aim->point ?? ReadingPoint::LeverTip,
+            $found?->engine,
+            self::play($found),
+            self::play($record?->left()),
+            $record?->givenBeforeMm() ?? 0.0,
+            $record?->parts() ?? [],
+            match ($found?->verdict) {
+                VerdictKind::TooLoose => FoundSide::Loose,
+                VerdictKind::TooTight, VerdictKind::Taut => FoundSide::Tight,
                 default => FoundSide::Inside,
             },
-            ($this->closings->get($job->id)->body['outcome'] ?? null) !== ClosingOutcome::Checked->value,
+            $closing?->outcome() !== ClosingOutcome::Checked,
         );
     }
 
-    /** @param  array<string, mixed>|null  $reading */
-    private static function play(?array $reading): ?Play
+    private static function play(?SignedReading $reading): ?Play
     {
-        return $reading === null || ($reading['verdict'] ?? null) === 'not_judged' ? null
-            : new Play(
-                (float) $reading['mm'],
-                (float) ($reading['standard_mm'] ?? KeptReading::standard((float) $reading['expanded_mm'])),
-                max(1.0, (float) ($reading['freedom'] ?? INF)),
-            );
+        return $reading === null || $reading->verdict === VerdictKind::NotJudged
+            ? null
+            : new Play($reading->mm, $reading->standardMm, $reading->freedom);
     }
 
-    /** @return array<string, mixed>|null what was signed; null while it is open */
-    private function record(ControlJob $job): ?array
+    /** What was signed; null while it is open. */
+    private function record(ControlJob $job): ?SignedRecord
     {
-        return $this->closings->get($job->id)?->body['record'] ?? null;
+        return $this->closings->get($job->id)?->signed();
     }
 }

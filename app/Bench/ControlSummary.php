@@ -6,12 +6,14 @@ namespace App\Bench;
 
 use App\Models\ControlJob;
 use App\Models\EntryRow;
+use LogicException;
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Cable\RatioPrior;
 use VividPull\Core\Log\ClosingOutcome;
 use VividPull\Core\Log\Entry\Closed;
 use VividPull\Core\Log\LeftBefore;
 use VividPull\Core\Wire\ClosingRecord;
+use VividPull\Core\Wire\SignedRecord;
 
 /**
  * What the last signature on a control says to the lists and to the next job. It can be made again from the log; this
@@ -20,7 +22,6 @@ use VividPull\Core\Wire\ClosingRecord;
 final readonly class ControlSummary
 {
     /**
-     * @param  array<string, mixed>  $record  as it was signed
      * @param  array{reason: string, at: string, by: string}|null  $tag
      */
     private function __construct(
@@ -28,7 +29,7 @@ final readonly class ControlSummary
         public string $at,
         public string $by,
         public ClosingOutcome $outcome,
-        private array $record,
+        private SignedRecord $record,
         public ?array $tag,
         public HandedOn $handedOn,
     ) {}
@@ -42,7 +43,7 @@ final readonly class ControlSummary
             $closed->stamp->at,
             $closed->stamp->by->name,
             $closed->outcome,
-            ClosingRecord::of($state),
+            SignedRecord::of(ClosingRecord::of($state)),
             $tag === null ? null : ['reason' => $tag->reason, 'at' => $tag->at, 'by' => $tag->by],
             HandedOn::by($state),
         );
@@ -52,10 +53,13 @@ final readonly class ControlSummary
     public static function filed(EntryRow $closing): self
     {
         $by = $closing->by['name'];
-        $outcome = ClosingOutcome::from($closing->body['outcome']);
+        [$outcome, $record] = [$closing->outcome(), $closing->signed()];
+        if ($outcome === null || $record === null) {
+            throw new LogicException('This entry closed no job.');
+        }
         $tag = $outcome === ClosingOutcome::Tagged
             ? [
-                'reason' => $closing->body['record']['tag'] ?? 'Tagged before it was here',
+                'reason' => $record->tag() ?? 'Tagged before it was here',
                 'at' => $closing->at,
                 'by' => $by,
             ]
@@ -66,7 +70,7 @@ final readonly class ControlSummary
             $closing->at,
             $by,
             $outcome,
-            $closing->body['record'],
+            $record,
             $tag,
             new HandedOn,
         );
@@ -76,7 +80,8 @@ final readonly class ControlSummary
     public static function fromArray(array $kept): self
     {
         return new self(
-            $kept['job'], $kept['at'], $kept['by'], ClosingOutcome::from($kept['outcome']), $kept['record'],
+            $kept['job'], $kept['at'], $kept['by'], ClosingOutcome::from($kept['outcome']),
+            SignedRecord::of($kept['record']),
             $kept['tag'] ?? null,
             HandedOn::fromArray($kept),
         );
@@ -87,28 +92,26 @@ final readonly class ControlSummary
     {
         return [
             'job' => $this->job, 'at' => $this->at, 'by' => $this->by, 'outcome' => $this->outcome->value,
-            'record' => $this->record, 'tag' => $this->tag,
+            'record' => $this->record->kept(), 'tag' => $this->tag,
         ] + $this->handedOn->toArray();
     }
 
     /** Where play was read; null where none is. */
     public function point(): ?string
     {
-        return $this->record['point'] ?? null;
+        return $this->record->point()?->value;
     }
 
     public function leftMm(): ?float
     {
-        $left = $this->record['left']['mm'] ?? null;
-
-        return $left === null ? null : (float) $left;
+        return $this->record->left()?->mm;
     }
 
     /** What was left outside its band by choice, or faulty: the next job and every later screen say so. */
     public function leftOpen(): ?LeftBefore
     {
-        $byChoice = $this->outcome === ClosingOutcome::ByChoice ? $this->record['by_choice'] ?? null : null;
-        $faults = $this->record['left_faults'] ?? [];
+        $byChoice = $this->outcome === ClosingOutcome::ByChoice ? $this->record->byChoice() : null;
+        $faults = $this->record->leftFaults();
 
         return $byChoice === null && $faults === [] ? null : new LeftBefore($byChoice, $faults, $this->at, $this->by);
     }

@@ -39,7 +39,7 @@ final readonly class DoneToday
             'spent' => (int) round(MinutesSpent::of(array_values(
                 ($rows[$job->id] ?? collect())->map(static fn (EntryRow $row): float => self::seconds($row->at))->all(),
             ))),
-            'outcome' => ($rows[$job->id] ?? collect())->firstWhere('kind', EntryKind::Closed->value)?->body['outcome'],
+            'outcome' => ($rows[$job->id] ?? collect())->firstWhere('kind', EntryKind::Closed->value)?->outcome()?->value,
         ])->all());
     }
 

@@ -7,6 +7,7 @@ namespace App\Bench;
 use App\Models\EntryRow;
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Wire\SignedReading;
 
 /**
  * What a file says was found and left. Such a job was signed before it came in, so its record counts and not what its
@@ -34,26 +35,22 @@ final readonly class ImportedRecord
         $record = EntryRow::query()
             ->where('job_id', $job)
             ->where('kind', EntryKind::Closed->value)
-            ->firstOrFail()->body['record']
-            ?? [];
+            ->firstOrFail()->signed();
         // Somebody here may sign in by that word; what they sign has another maker.
-        if (($record['engine'] ?? null) !== self::HISTORY) {
+        if ($record?->engine() !== self::HISTORY) {
             return null;
         }
 
-        return ['found' => self::judged($record['found'] ?? null), 'left' => self::judged($record['left'] ?? null)];
+        return ['found' => self::judged($record->found()), 'left' => self::judged($record->left())];
     }
 
-    /**
-     * @param  array<string, mixed>|null  $reading
-     * @return array<string, mixed>|null as a state says a judged reading
-     */
-    private static function judged(?array $reading): ?array
+    /** @return array<string, mixed>|null as a state says a judged reading */
+    private static function judged(?SignedReading $reading): ?array
     {
         return $reading === null ? null : [
-            'mm' => (float) $reading['mm'],
-            'expanded_mm' => (float) $reading['expanded_mm'],
-            'standard_mm' => (float) $reading['standard_mm'],
+            'mm' => $reading->mm,
+            'expanded_mm' => $reading->expandedMm,
+            'standard_mm' => $reading->standardMm,
             'freedom' => null,
             'count' => 0,
             'instrument' => null,
@@ -61,10 +58,10 @@ final readonly class ImportedRecord
             'left_out' => [],
             'doubt' => null,
             'converted_from' => null,
-            'verdict' => $reading['verdict'],
+            'verdict' => $reading->verdict->value,
             'sentence' => self::WORDS,
             'advice' => null,
-            'chance_inside' => $reading['chance_inside'] ?? null,
+            'chance_inside' => $reading->chanceInside,
             'beyond_mm' => 0.0,
         ];
     }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
-use App\Library\PartsTold;
 use App\Models\ControlJob;
 use App\Models\EntryRow;
 use App\Models\SpecVersion;
@@ -45,9 +44,8 @@ final readonly class ModelParts
             ->keyBy('job_id');
         $parts = [];
         foreach ($jobs as $id => $one) {
-            $record = $records->get($id)->body['record'] ?? [];
             $told = ['tag' => $one->tag, 'on' => ShopClock::dayOf(CarbonImmutable::parse($one->closed_at, 'UTC'))];
-            foreach (PartsTold::inRecord($record) as $part) {
+            foreach ($records->get($id)?->signed()?->numbers() ?? [] as $part) {
                 $parts[$part['number']] ??= [
                     'number' => $part['number'],
                     'part' => $part['part']->label(),

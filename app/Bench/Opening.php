@@ -22,6 +22,7 @@ use VividPull\Core\Log\ControlDrift;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\Stamp;
 use VividPull\Core\Quantity\Spoken;
+use VividPull\Core\Wire\SignedRecord;
 use VividPull\Core\Wire\StandingCodec;
 
 /** Opens a job on a control: spec, run and everything from history are frozen with its first entry. */
@@ -199,18 +200,18 @@ final readonly class Opening
             ->where('kind', EntryKind::Closed->value)
             ->orderBy('at_utc')
             ->get()
-            ->map(static fn (EntryRow $row): array => $row->body['record'] ?? []);
+            ->map(static fn (EntryRow $row): ?SignedRecord => $row->signed());
         $point = $control->spec()->aim?->point;
         if ($point === null) {
             return null;
         }
         $visits = array_values(
             $records
-                ->filter(static fn (array $record): bool => ($record['point'] ?? null) === $point->value)
-                ->map(static fn (array $record): array => [
-                    'found' => $record['found']['mm'] ?? null,
-                    'left' => $record['left']['mm'] ?? null,
-                    'parts' => $record['parts'] ?? [],
+                ->filter(static fn (?SignedRecord $record): bool => $record?->point() === $point)
+                ->map(static fn (?SignedRecord $record): array => [
+                    'found' => $record?->found()?->mm,
+                    'left' => $record?->left()?->mm,
+                    'parts' => $record?->parts() ?? [],
                 ])
                 ->all(),
         );
@@ -235,13 +236,11 @@ final readonly class Opening
             'kind',
             EntryKind::Closed->value,
         )->orderBy('at_utc')->get() as $row) {
-            $record = $row->body['record'] ?? [];
-            $inspections = in_array(Part::Plates->value, $record['parts'] ?? [], true) ? [] : $inspections;
-            if (($record['pack']['weakest_mm'] ?? []) !== []) {
-                $inspections[] = [
-                    'usage' => (int) $usages[$row->job_id],
-                    'weakest_mm' => $record['pack']['weakest_mm'],
-                ];
+            $record = $row->signed();
+            $weakest = $record?->weakest() ?? [];
+            $inspections = $record?->hasFitted(Part::Plates) === true ? [] : $inspections;
+            if ($weakest !== []) {
+                $inspections[] = ['usage' => (int) $usages[$row->job_id], 'weakest_mm' => $weakest];
             }
         }
 

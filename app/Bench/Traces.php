@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use App\Models\EntryRow;
 use App\Models\Trace;
 use App\Models\User;
 use App\Refusals\Conflict;
@@ -258,7 +259,7 @@ final readonly class Traces
             }
         }
         $control = DB::table('control_jobs')->where('id', $this->job->id)->value('control_id');
-        $closings = DB::table('entries')
+        $closings = EntryRow::query()
             ->join('control_jobs', 'control_jobs.id', '=', 'entries.job_id')
             ->where('control_jobs.control_id', $control)
             ->where('entries.kind', EntryKind::Closed->value)
@@ -268,13 +269,13 @@ final readonly class Traces
             ->limit(20)
             ->get(['entries.job_id', 'entries.at', 'entries.body']);
         foreach ($closings as $closing) {
-            $body = json_decode((string) $closing->body, true, flags: JSON_THROW_ON_ERROR);
-            foreach (array_reverse($body['record']['traces'] ?? []) as $before) {
+            $record = $closing->signed();
+            foreach (array_reverse($record?->traces() ?? []) as $before) {
                 yield [
                     (string) $closing->job_id,
-                    (string) $closing->at,
+                    $closing->at,
                     $before,
-                    in_array(Part::Cable->value, $body['record']['parts'] ?? [], true),
+                    $record?->hasFitted(Part::Cable) === true,
                 ];
             }
         }

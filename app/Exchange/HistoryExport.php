@@ -6,7 +6,8 @@ namespace App\Exchange;
 
 use Illuminate\Support\Facades\DB;
 use stdClass;
-use VividPull\Core\Measurement\KeptReading;
+use VividPull\Core\Cable\Part;
+use VividPull\Core\Wire\SignedRecord;
 
 /** Every closed job as one line, oldest first. */
 final readonly class HistoryExport extends TableExport
@@ -60,10 +61,8 @@ final readonly class HistoryExport extends TableExport
     {
         assert($row instanceof stdClass);
         $body = json_decode((string) $row->body, true);
-        $record = $body['record'] ?? [];
-        $u = static fn (?array $one): ?float => $one === null
-            ? null
-            : (float) ($one['standard_mm'] ?? KeptReading::standard((float) $one['expanded_mm']));
+        $record = SignedRecord::of($body['record'] ?? []);
+        [$found, $left] = [$record->found(), $record->left()];
 
         return HistoryRow::from([
             'job' => $row->id,
@@ -71,16 +70,16 @@ final readonly class HistoryExport extends TableExport
             'control' => $row->key,
             'day' => substr((string) $row->at, 0, 10),
             'usage' => (int) $row->usage_reading,
-            'point' => $record['point'] ?? null,
-            'engine' => $record['found']['engine'] ?? $record['left']['engine'] ?? null,
-            'found_mm' => $record['found']['mm'] ?? null,
-            'found_u_mm' => $u($record['found'] ?? null),
-            'left_mm' => $record['left']['mm'] ?? null,
-            'left_u_mm' => $u($record['left'] ?? null),
+            'point' => $record->point()?->value,
+            'engine' => ($found->engine ?? $left?->engine)?->value,
+            'found_mm' => $found?->mm,
+            'found_u_mm' => $found?->standardMm,
+            'left_mm' => $left?->mm,
+            'left_u_mm' => $left?->standardMm,
             'outcome' => $body['outcome'],
-            'reason' => mb_substr((string) ($record['by_choice'] ?? $record['tag'] ?? ''), 0, 300),
-            'parts' => implode(' ', $record['parts'] ?? []),
-            'given_before_mm' => $record['given_before_mm'] ?? null,
+            'reason' => mb_substr($record->byChoice() ?? $record->tag() ?? '', 0, 300),
+            'parts' => implode(' ', array_map(static fn (Part $one): string => $one->value, $record->parts())),
+            'given_before_mm' => $record->givenBeforeMm(),
             'next_check' => $body['next_check'] ?? null,
             'signed_by' => json_decode((string) $row->by, true)['name'],
         ])->cells();

@@ -37,7 +37,7 @@ final readonly class PartsTold
             ->keyBy('job_id');
         [$told, $replaced] = [[], []];
         foreach ($closed as $one) {
-            $record = $records->get($one->id)->body['record'] ?? [];
+            $record = $records->get($one->id)?->signed();
             $where = [
                 'control' => (int) $one->control,
                 'tag' => (string) $one->tag,
@@ -45,10 +45,10 @@ final readonly class PartsTold
                 'key' => (string) $one->key,
             ];
             $on = ShopClock::dayOf(CarbonImmutable::parse($one->closed_at, 'UTC'));
-            if (in_array(Part::Cable->value, $record['parts'] ?? [], true)) {
+            if ($record?->hasFitted(Part::Cable) === true) {
                 $replaced[$where['control']] ??= $on;
             }
-            foreach (self::inRecord($record) as $part) {
+            foreach ($record?->numbers() ?? [] as $part) {
                 if ($part['part'] === Part::Cable) {
                     $told[$part['number']][] = $where + ['fits' => $part['fits'], 'on' => $on];
                 }
@@ -80,32 +80,6 @@ final readonly class PartsTold
                 'controls.key',
                 'machines.tag',
             ]);
-    }
-
-    /**
-     * What a signed job says of part numbers, those that fitted first. Records from before said the number alone, and
-     * only of cables.
-     *
-     * @param  array<string, mixed>  $record
-     * @return list<array{part: Part, number: string, fits: bool}>
-     */
-    public static function inRecord(array $record): array
-    {
-        $earlier = array_map(
-            static fn (string $number): array => ['part' => Part::Cable->value, 'number' => $number],
-            $record['refused_parts'] ?? [],
-        );
-        $parts = [];
-        foreach ([
-            [$record['fitted_parts'] ?? [], true],
-            [$record['did_not_fit'] ?? $earlier, false],
-        ] as [$list, $fits]) {
-            foreach ($list as $part) {
-                $parts[] = ['part' => Part::from($part['part']), 'number' => (string) $part['number'], 'fits' => $fits];
-            }
-        }
-
-        return $parts;
     }
 
     /**

@@ -9,8 +9,9 @@ use App\Models\EntryRow;
 use App\Models\SpecVersion;
 use VividPull\Core\Judging\Rejudged;
 use VividPull\Core\Log\EntryKind;
-use VividPull\Core\Measurement\KeptReading;
 use VividPull\Core\Spec\Spec;
+use VividPull\Core\Wire\SignedReading;
+use VividPull\Core\Wire\SignedRecord;
 
 /** What a version would have said of the jobs that other versions judged. Nothing of theirs changes. */
 final readonly class SpecChanges
@@ -37,17 +38,18 @@ final readonly class SpecChanges
         $changed = [];
         $lookedAt = 0;
         foreach ($jobs as $job) {
-            $left = $records->get($job->id)?->body['record'] ?? null;
-            $again = $left === null ? null : self::again($spec, $left);
-            if ($again === null) {
+            $record = $records->get($job->id)?->signed();
+            $left = $record?->left();
+            $again = $record === null || $left === null ? null : self::again($spec, $record, $left);
+            if ($left === null || $again === null) {
                 continue;
             }
             $lookedAt++;
-            if ($again->kind->value !== $left['left']['verdict']) {
+            if ($again->kind !== $left->verdict) {
                 $changed[] = [
                     'job' => $job->id, 'tag' => $job->control->machine->tag,
                     'at' => $job->closed_at?->toIso8601String(),
-                    'left_mm' => (float) $left['left']['mm'], 'was' => $left['left']['verdict'],
+                    'left_mm' => $left->mm, 'was' => $left->verdict->value,
                     'would_be' => $again->kind->value, 'chance_inside' => $again->chance,
                 ];
             }
@@ -56,25 +58,17 @@ final readonly class SpecChanges
         return ['looked_at' => $lookedAt, 'changed' => $changed];
     }
 
-    /** @param  array<string, mixed>  $record */
-    private static function again(Spec $spec, array $record): ?Rejudged
+    private static function again(Spec $spec, SignedRecord $record, SignedReading $left): ?Rejudged
     {
-        $left = $record['left'] ?? null;
-        if ($spec->aim === null || $left === null || ($record['point'] ?? null) !== $spec->aim->point->value) {
+        if ($spec->aim === null || $record->point() !== $spec->aim->point) {
             return null;
         }
         // A figure for a cold engine says nothing of what was read hot.
-        $engine = $spec->conditions->engine?->value;
-        if ($engine !== null && ($left['engine'] ?? $engine) !== $engine) {
+        $engine = $spec->conditions->engine;
+        if ($engine !== null && ($left->engine ?? $engine) !== $engine) {
             return null;
         }
 
-        return Rejudged::by(
-            $spec->aim->band,
-            $spec->rule,
-            (float) $left['mm'],
-            (float) ($left['standard_mm'] ?? KeptReading::standard((float) $left['expanded_mm'])),
-            (float) ($left['freedom'] ?? INF),
-        );
+        return Rejudged::by($spec->aim->band, $spec->rule, $left->mm, $left->standardMm, $left->freedom);
     }
 }

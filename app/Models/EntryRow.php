@@ -11,8 +11,10 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;
 use LogicException;
+use VividPull\Core\Log\ClosingOutcome;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\Stamp;
+use VividPull\Core\Wire\SignedRecord;
 
 /**
  * One entry as it lies in the table. Written once; never changed and never deleted.
@@ -124,6 +126,24 @@ final class EntryRow extends Model
             ),
             'after' => $stamp->after,
         ];
+    }
+
+    /** What was signed with it; null where it closed no job. */
+    public function signed(): ?SignedRecord
+    {
+        return isset($this->body['record']) ? SignedRecord::of($this->body['record']) : null;
+    }
+
+    /** How the job ended with it; null where it closed none. */
+    public function outcome(): ?ClosingOutcome
+    {
+        return ClosingOutcome::tryFrom($this->body['outcome'] ?? '');
+    }
+
+    /** The day that the signature named for the next look. */
+    public function nextCheck(): ?string
+    {
+        return $this->body['next_check'] ?? null;
     }
 
     protected static function booted(): void

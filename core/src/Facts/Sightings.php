@@ -15,7 +15,7 @@ use VividPull\Core\Log\Entry\TraceTaken;
 use VividPull\Core\Log\Replacing;
 use VividPull\Core\Procedure\Symptom;
 
-/** What a job shows beside readings and moves, as it comes: mends, photos, curves, complaints, and a cable coming off. */
+/** What a job shows beside readings and moves, as it comes: mends, photos, curves, complaints, a cable coming off. */
 final class Sightings
 {
     /** @var list<SeenTrace> */

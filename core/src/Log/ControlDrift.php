@@ -15,7 +15,7 @@ final readonly class ControlDrift
      * The mean over the intervals between visits: what was found less what the visit before had left. A visit that
      * fitted a part which wears anew forgets the intervals before it.
      *
-     * @param  list<array{found: float|null, left: float|null, parts?: list<string>}>  $visits  play in mm at one point,
+     * @param  list<array{found: float|null, left: float|null, parts?: list<Part>}>  $visits  play in mm at one point,
      *     oldest first
      * @param  float  $ratio  R at that point, above zero
      */
@@ -33,12 +33,9 @@ final readonly class ControlDrift
         return $changes === [] ? null : new self(array_sum($changes) / count($changes), count($changes));
     }
 
-    /** @param  list<string>  $parts */
+    /** @param  list<Part>  $parts */
     private static function startsOver(array $parts): bool
     {
-        return array_filter(
-            $parts,
-            static fn (string $part): bool => Part::tryFrom($part)?->startsDriftOver() === true,
-        ) !== [];
+        return array_filter($parts, static fn (Part $part): bool => $part->startsDriftOver()) !== [];
     }
 }

@@ -7,6 +7,7 @@ namespace VividPull\Core\Tests\Bench;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use VividPull\Core\Bench\Carryover;
+use VividPull\Core\Cable\Part;
 use VividPull\Core\Log\ControlDrift;
 use VividPull\Core\Tests\Support\TestJob;
 
@@ -77,8 +78,8 @@ final class PartsTest extends TestCase
     {
         $visits = [
             ['found' => 20.0, 'left' => 15.0, 'parts' => []],
-            ['found' => 5.0, 'left' => 16.0, 'parts' => ['cable']],
-            ['found' => 17.0, 'left' => 15.0, 'parts' => ['spring']],
+            ['found' => 5.0, 'left' => 16.0, 'parts' => [Part::Cable]],
+            ['found' => 17.0, 'left' => 15.0, 'parts' => [Part::Spring]],
             ['found' => 15.5, 'left' => 15.0, 'parts' => []],
         ];
         $drift = ControlDrift::over($visits, 1.0);
