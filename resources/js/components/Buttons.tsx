@@ -11,6 +11,5 @@ export const Field = chakra('input', field);
 /** What a field asks for, above it. */
 export const FieldLabel = chakra('label', { base: { textStyle: 'eyebrow', display: 'block', marginBottom: '1' } });
 export const Area = chakra('textarea', field);
-export const Choice = chakra('select', field);
 export const Sheet = chakra('section', sheet);
 export const Chip = chakra('span', chip);

@@ -1,7 +1,8 @@
 import { Box } from '@chakra-ui/react';
 import { type ReactNode, useId } from 'react';
 import { sizeShown, sizeTyped, unitText } from '../lib/figures';
-import { Choice, Field, FieldLabel } from './Buttons';
+import { Field, FieldLabel } from './Buttons';
+import { Select } from './Select';
 
 type EntryProps = {
   label: string;
@@ -78,13 +79,7 @@ export const Pick = <Key extends string>({ label, value, onChange, options, name
   return (
     <Box minWidth="0">
       <FieldLabel htmlFor={id}>{label}</FieldLabel>
-      <Choice id={id} name={name} value={value} onChange={(event) => onChange(event.target.value as Key)} width="100%">
-        {options.map((one) => (
-          <option key={one.key} value={one.key}>
-            {one.label}
-          </option>
-        ))}
-      </Choice>
+      <Select id={id} name={name} value={value} onPick={onChange} options={options} width="100%" />
     </Box>
   );
 };

@@ -4,8 +4,9 @@ import { decimalMarks, forceStyles, lengthStyles, speedStyles } from '../api/con
 import { type ChosenUnits, chooseShopUnits, chooseUnits, sessionQuery } from '../api/session';
 import { useSignedIn } from '../lib/signedIn';
 import { forgetAnswers } from '../offline/register';
-import { Choice, FieldLabel } from './Buttons';
+import { FieldLabel } from './Buttons';
 import { Refusal } from './Refusal';
+import { Select } from './Select';
 
 type Kind = keyof ChosenUnits;
 type Listed = readonly { key: string; label: string }[];
@@ -40,27 +41,20 @@ export const UnitChoices = ({ whose }: { whose: 'person' | 'shop' }) => {
             <FieldLabel htmlFor={`${whose}-${kind}`} marginBottom="0">
               {label}
             </FieldLabel>
-            <Choice
+            <Select<string>
               id={`${whose}-${kind}`}
               width="100%"
               minWidth="0"
               value={chosen[kind] ?? ''}
               disabled={change.isPending}
-              onChange={(event) =>
-                change.mutate({ [kind]: event.target.value === '' ? null : event.target.value } as Partial<ChosenUnits>)
-              }
-            >
-              <option value="">
-                {isShop
+              none={
+                isShop
                   ? `As kept: ${labelOf(options, kept)}`
-                  : `As the shop: ${labelOf(options, person.shop_units[kind] ?? kept)}`}
-              </option>
-              {options.map((one) => (
-                <option key={one.key} value={one.key}>
-                  {one.label}
-                </option>
-              ))}
-            </Choice>
+                  : `As the shop: ${labelOf(options, person.shop_units[kind] ?? kept)}`
+              }
+              options={options}
+              onPick={(unit) => change.mutate({ [kind]: unit === '' ? null : unit } as Partial<ChosenUnits>)}
+            />
           </Grid>
         ))}
       </Grid>

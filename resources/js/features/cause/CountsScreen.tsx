@@ -5,9 +5,10 @@ import { useSearchParams } from 'react-router';
 import { type CauseCounts, causeCountsQuery, changeCounts } from '../../api/complaints';
 import { families } from '../../api/contract/vocabulary.gen';
 import { keys } from '../../api/keys';
-import { Button, Choice, Field, FieldLabel, LinkButton, Sheet } from '../../components/Buttons';
+import { Button, Field, FieldLabel, LinkButton, Sheet } from '../../components/Buttons';
 import { NotSaved, useSeen } from '../../components/ChangedSince';
 import { Frame } from '../../components/Frame';
+import { Select } from '../../components/Select';
 import { Failure, Loading } from '../../components/States';
 import { decimals } from '../../lib/figures';
 import { useSignedIn } from '../../lib/signedIn';
@@ -31,17 +32,12 @@ export default function CountsScreen() {
       <Flex direction="column" gap="4" maxWidth="208">
         <Box>
           <FieldLabel htmlFor="counts-family">Kind of control</FieldLabel>
-          <Choice
+          <Select
             id="counts-family"
             value={family}
-            onChange={(event) => setFound({ family: event.target.value }, { replace: true })}
-          >
-            {families.map((one) => (
-              <option key={one.key} value={one.key}>
-                {one.label}
-              </option>
-            ))}
-          </Choice>
+            onPick={(picked) => setFound({ family: picked }, { replace: true })}
+            options={families}
+          />
         </Box>
         {data !== undefined ? (
           <Counts key={`${data.family} ${data.etag}`} counts={data} />

@@ -11,7 +11,7 @@ import { Later, useFirstInSlices } from '../../components/Later';
 import { MachineTag } from '../../components/MachineTag';
 import { Mark } from '../../components/Marks';
 import { Refusal } from '../../components/Refusal';
-import { SiftBy } from '../../components/SiftBy';
+import { Select, words } from '../../components/Select';
 import { Empty, Failure, Loading } from '../../components/States';
 import { counted } from '../../lib/figures';
 import { useSignedIn } from '../../lib/signedIn';
@@ -79,20 +79,24 @@ const List = ({ all, subscribed }: { all: readonly DueRow[]; subscribed: boolean
       ) : (
         <>
           <Flex gap="2" flexWrap="wrap" alignItems="center" marginBottom="3" data-screen-only>
-            <SiftBy
-              says="Kind"
-              all="any kind"
-              values={valuesOf(all, (row) => row.kind)}
-              value={kind}
-              onPick={setKind}
-            />
-            <SiftBy
-              says="Place"
-              all="any place"
-              values={valuesOf(all, (row) => row.place)}
-              value={place}
-              onPick={setPlace}
-            />
+            <Box flex="0 1 {sizes.44}">
+              <Select
+                says="Kind"
+                none="any kind"
+                options={words(valuesOf(all, (row) => row.kind))}
+                value={kind}
+                onPick={setKind}
+              />
+            </Box>
+            <Box flex="0 1 {sizes.44}">
+              <Select
+                says="Place"
+                none="any place"
+                options={words(valuesOf(all, (row) => row.place))}
+                value={place}
+                onPick={setPlace}
+              />
+            </Box>
             <PlanAll rows={rows} chosen={chosen} onPick={setPicked} />
           </Flex>
           {rows.length === 0 && <Empty title="None of them">Ask for another kind or place.</Empty>}

@@ -4,7 +4,7 @@ import { useEffect, useState } from 'react';
 import type { Adjuster, BenchState, Item } from '../../api/jobs';
 import { Button, Field, Sheet } from '../../components/Buttons';
 import { Mark } from '../../components/Marks';
-import { SmallChoice } from '../../components/SmallChoice';
+import { Select } from '../../components/Select';
 import { VerdictChip } from '../../components/VerdictChip';
 import { lengthUnit, shortLength, unitText } from '../../lib/figures';
 import { inSentence } from '../../lib/inSentence';
@@ -280,13 +280,14 @@ const With = () => {
   const { state, instrument, chooseInstrument } = useBench();
   if (instrument === null) return null;
   return (
-    <SmallChoice
+    <Select
+      beside
       says="Read with"
       pick="instrument"
       value={instrument.id}
-      options={state.shelf.map((one) => ({ key: one.id, name: `${one.name} ${shortLength(one.resolution_mm)}` }))}
-      onChange={chooseInstrument}
-      wide={state.spec.points.length < 2}
+      options={state.shelf.map((one) => ({ key: one.id, label: `${one.name} ${shortLength(one.resolution_mm)}` }))}
+      onPick={chooseInstrument}
+      gridColumn={state.spec.points.length < 2 ? '1 / -1' : undefined}
     />
   );
 };
@@ -296,15 +297,16 @@ const ReadAt = () => {
   const { state, point, choosePoint } = useBench();
   if (point === null || state.spec.points.length < 2) return null;
   return (
-    <SmallChoice
+    <Select
+      beside
       says="Read at"
       pick="point"
       value={point.key}
       options={state.spec.points.map((one) => ({
         key: one.key,
-        name: `at ${one.label}${one.key === state.spec.point ? '' : ', converted'}`,
+        label: `at ${one.label}${one.key === state.spec.point ? '' : ', converted'}`,
       }))}
-      onChange={(key) => {
+      onPick={(key) => {
         const chosen = state.spec.points.find((one) => one.key === key);
         if (chosen !== undefined) choosePoint(chosen.key);
       }}

@@ -2,13 +2,13 @@ import { Box, chakra, Flex, Heading } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { type YardMachine, yardQuery } from '../../api/machines';
-import { Button, Choice, Field, Sheet } from '../../components/Buttons';
+import { Button, Field, Sheet } from '../../components/Buttons';
 import { Frame } from '../../components/Frame';
 import { useFirstInSlices, useGrowing } from '../../components/Later';
 import { MachineTag } from '../../components/MachineTag';
 import { Mark, type MarkKind } from '../../components/Marks';
 import { RowLink } from '../../components/RowLink';
-import { SiftBy } from '../../components/SiftBy';
+import { Select, words } from '../../components/Select';
 import { Empty, Failure, Loading } from '../../components/States';
 import { counted } from '../../lib/figures';
 import { useSignedIn } from '../../lib/signedIn';
@@ -173,32 +173,26 @@ const Sift = ({ machines, asked, onAsk }: SiftProps) => {
           data-words
         />
       </Box>
-      <SiftBy
-        says="Kind"
-        all="any kind"
-        values={values((one) => one.kind)}
-        value={asked.kind}
-        onPick={(kind) => onAsk({ ...asked, kind })}
-      />
-      <SiftBy
-        says="Place"
-        all="any place"
-        values={values((one) => one.place)}
-        value={asked.place}
-        onPick={(place) => onAsk({ ...asked, place })}
-      />
+      <Box flex="0 1 {sizes.44}">
+        <Select
+          says="Kind"
+          none="any kind"
+          options={words(values((one) => one.kind))}
+          value={asked.kind}
+          onPick={(kind) => onAsk({ ...asked, kind })}
+        />
+      </Box>
+      <Box flex="0 1 {sizes.44}">
+        <Select
+          says="Place"
+          none="any place"
+          options={words(values((one) => one.place))}
+          value={asked.place}
+          onPick={(place) => onAsk({ ...asked, place })}
+        />
+      </Box>
       <Box flex="0 1 {sizes.36}">
-        <Choice
-          aria-label="Order"
-          value={asked.order}
-          onChange={(event) => onAsk({ ...asked, order: event.target.value })}
-        >
-          {orders.map((one) => (
-            <option key={one.key} value={one.key}>
-              {one.label}
-            </option>
-          ))}
-        </Choice>
+        <Select says="Order" value={asked.order} onPick={(order) => onAsk({ ...asked, order })} options={orders} />
       </Box>
     </Flex>
   );

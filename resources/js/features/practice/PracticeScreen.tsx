@@ -2,9 +2,9 @@ import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { lessonsQuery, type PracticeLessons } from '../../api/practice';
-import { Button, Choice, LinkButton, Sheet } from '../../components/Buttons';
+import { Button, LinkButton, Sheet } from '../../components/Buttons';
 import { Frame } from '../../components/Frame';
-import { SiftBy } from '../../components/SiftBy';
+import { Select, words } from '../../components/Select';
 import { Failure, Loading } from '../../components/States';
 import { useSignedIn } from '../../lib/signedIn';
 import { familiesOf } from './families';
@@ -82,7 +82,15 @@ const Lessons = ({ list }: { list: List }) => {
       {!isAwaited && list.set.length > 0 && <SetForMe set={list.set} begin={begin} />}
       <AtRandom list={list} begin={begin} />
       <Flex>
-        <SiftBy says="Which kind of control" all="Every control" values={families} value={family} onPick={setFamily} />
+        <Box flex="0 1 {sizes.44}">
+          <Select
+            says="Which kind of control"
+            none="Every control"
+            options={words(families)}
+            value={family}
+            onPick={setFamily}
+          />
+        </Box>
       </Flex>
       <Grid templateColumns={{ base: '1fr', md: '1fr 1fr', xl: '1fr 1fr 1fr' }} gap="3">
         {shown.map((one) => (
@@ -141,13 +149,12 @@ const AtRandom = ({ list, begin }: { list: List; begin: Begin }) => {
           <Box color="soft">Something is wrong with it. Nobody says what.</Box>
         </Box>
         <Box flex="0 1 {sizes.64}">
-          <Choice aria-label="Which control" value={family} onChange={(event) => setFamily(event.target.value)}>
-            {families.map(([key, title]) => (
-              <option key={key} value={key}>
-                {title}
-              </option>
-            ))}
-          </Choice>
+          <Select
+            says="Which control"
+            value={family}
+            onPick={setFamily}
+            options={families.map(([key, label]) => ({ key, label }))}
+          />
         </Box>
         <Button look="plain" disabled={begin.busy} onClick={() => begin.start(randomKey(family))} data-begin-random>
           Begin

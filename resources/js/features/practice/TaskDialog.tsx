@@ -2,10 +2,11 @@ import { Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { lessonsQuery, type PracticeGroups, type PracticeHelp, setTask } from '../../api/practice';
-import { Button, Choice, Field, FieldLabel } from '../../components/Buttons';
+import { Button, Field, FieldLabel } from '../../components/Buttons';
 import { Modal } from '../../components/Modal';
 import { PickOne } from '../../components/PickOne';
 import { Refusal } from '../../components/Refusal';
+import { Select } from '../../components/Select';
 import { uuid } from '../../lib/uuid';
 import { familiesOf } from './families';
 import { randomKey } from './randomKey';
@@ -49,8 +50,7 @@ export const TaskDialog = ({ group, helps, onClose }: TaskDialogProps) => {
     >
       <Flex direction="column" gap="3">
         <FieldLabel htmlFor="task-lesson">Lesson</FieldLabel>
-        <Choice id="task-lesson" value={lesson} onChange={(event) => setLesson(event.target.value)}>
-          <option value="">Choose one</option>
+        <Select id="task-lesson" value={lesson} onPick={setLesson} none="Choose one">
           {families.map(([family, title]) => (
             <optgroup key={family} label={title}>
               {list?.lessons
@@ -63,7 +63,7 @@ export const TaskDialog = ({ group, helps, onClose }: TaskDialogProps) => {
               <RandomOption family={family} />
             </optgroup>
           ))}
-        </Choice>
+        </Select>
         <FieldLabel as="div">How much help there is</FieldLabel>
         <PickOne
           says="How much help there is"

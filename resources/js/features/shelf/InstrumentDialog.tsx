@@ -11,11 +11,12 @@ import {
   shows,
   sizesOf,
 } from '../../api/shelf';
-import { Button, Choice, FieldLabel } from '../../components/Buttons';
+import { Button, FieldLabel } from '../../components/Buttons';
 import { NotSaved, type Typed, useSeen } from '../../components/ChangedSince';
 import { Entry } from '../../components/Entry';
 import { Modal } from '../../components/Modal';
 import { Refusal } from '../../components/Refusal';
+import { Select } from '../../components/Select';
 import { isNoSize, quantity } from '../../lib/figures';
 import { kindNames } from './words';
 
@@ -217,13 +218,13 @@ const KindChoice = ({ value, onChange }: { value: string; onChange: (value: stri
   return (
     <Box>
       <FieldLabel htmlFor={id}>Kind</FieldLabel>
-      <Choice id={id} value={value} onChange={(event) => onChange(event.target.value)} width="100%">
-        {instrumentKinds.map((kind) => (
-          <option key={kind} value={kind}>
-            {kindNames[kind]}
-          </option>
-        ))}
-      </Choice>
+      <Select
+        id={id}
+        value={value}
+        onPick={onChange}
+        options={instrumentKinds.map((kind) => ({ key: kind, label: kindNames[kind] }))}
+        width="100%"
+      />
     </Box>
   );
 };

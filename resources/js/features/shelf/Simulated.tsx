@@ -5,15 +5,15 @@ import { type SimulatedGauge, workGauge } from '../../api/simulated';
 import { Button, Sheet } from '../../components/Buttons';
 import { Entry } from '../../components/Entry';
 import { Refusal } from '../../components/Refusal';
-import { SmallChoice } from '../../components/SmallChoice';
+import { Select } from '../../components/Select';
 
 const faults = [
-  { key: 'none', name: 'Nothing wrong' },
-  { key: 'dropout', name: 'Sends nothing' },
-  { key: 'half', name: 'Sends half a line' },
-  { key: 'garbage', name: 'Sends garbage' },
-  { key: 'unit', name: 'Switched to the other unit' },
-  { key: 'low', name: 'Battery low' },
+  { key: 'none', label: 'Nothing wrong' },
+  { key: 'dropout', label: 'Sends nothing' },
+  { key: 'half', label: 'Sends half a line' },
+  { key: 'garbage', label: 'Sends garbage' },
+  { key: 'unit', label: 'Switched to the other unit' },
+  { key: 'low', label: 'Battery low' },
 ] as const;
 
 /** Gauges that are none: a hand sets what they measure, presses their button, and spoils them. */
@@ -53,16 +53,20 @@ const OneGauge = ({ gauge }: { gauge: SimulatedGauge }) => {
       <Grid templateColumns="1fr 1fr" gap="3" marginTop="2" alignItems="end">
         {gauge.machines.length > 0 && (
           <Box gridColumn="1 / -1">
-            <SmallChoice
+            <Select
+              beside
               says="It hangs on"
               pick={`hangs-${gauge.key}`}
               value={hangs}
-              options={[{ key: '', name: 'Nothing: it shows what is typed below' }, ...gauge.machines]}
-              onChange={(key) => {
+              options={[
+                { key: '', label: 'Nothing: it shows what is typed below' },
+                ...gauge.machines.map((one) => ({ key: one.key, label: one.name })),
+              ]}
+              onPick={(key) => {
                 setHangs(key);
                 if (key !== '') work.mutate([`hang ${key}`]);
               }}
-              wide
+              gridColumn="1 / -1"
             />
           </Box>
         )}
@@ -81,12 +85,13 @@ const OneGauge = ({ gauge }: { gauge: SimulatedGauge }) => {
         >
           Press its button
         </Button>
-        <SmallChoice
+        <Select
+          beside
           says="What is wrong with it"
           pick={`fault-${gauge.key}`}
           value={fault}
           options={[...faults]}
-          onChange={(key) => {
+          onPick={(key) => {
             setFault(key);
             work.mutate([`fault ${key}`]);
           }}

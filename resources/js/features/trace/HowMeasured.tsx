@@ -4,7 +4,7 @@ import type { BenchState, PointKey } from '../../api/jobs';
 import type { Measured } from '../../api/traces';
 import { Field, FieldLabel, Sheet } from '../../components/Buttons';
 import { Checked } from '../../components/Checked';
-import { SmallChoice } from '../../components/SmallChoice';
+import { Select } from '../../components/Select';
 import { decimals, heldMm, isInches, lengthUnit, MM_PER_INCH, sizeTyped } from '../../lib/figures';
 
 type Props = { state: BenchState; how: Measured; onChange: (how: Measured) => void; asksReach: boolean };
@@ -20,25 +20,27 @@ export const HowMeasured = ({ state, how, onChange, asksReach }: Props) => {
       <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} gap="3" alignItems="end">
         <Box>
           <FieldLabel as="div">Travel at</FieldLabel>
-          <SmallChoice
+          <Select
+            beside
             says="Where the travel was measured"
             pick="point"
             value={how.point}
-            options={state.spec.points.map((one) => ({ key: one.key, name: one.label }))}
-            onChange={(key) => set({ point: key as PointKey })}
+            options={state.spec.points.map((one) => ({ key: one.key, label: one.label }))}
+            onPick={(key) => set({ point: key as PointKey })}
           />
         </Box>
         <Box>
           <FieldLabel as="div">With</FieldLabel>
-          <SmallChoice
+          <Select
+            beside
             says="With what the travel was measured"
             pick="instrument"
             value={how.instrument}
             options={[
-              { key: '', name: 'a gauge that is not on the shelf' },
-              ...state.shelf.map((one) => ({ key: one.id, name: one.name })),
+              { key: '', label: 'a gauge that is not on the shelf' },
+              ...state.shelf.map((one) => ({ key: one.id, label: one.name })),
             ]}
-            onChange={(instrument) => set({ instrument })}
+            onPick={(instrument) => set({ instrument })}
           />
         </Box>
         {asksReach && (

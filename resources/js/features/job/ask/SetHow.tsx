@@ -1,25 +1,25 @@
 import { Grid } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { alikeQuery, type BenchState } from '../../../api/jobs';
-import { type Named, SmallChoice } from '../../../components/SmallChoice';
+import { type Option, Select } from '../../../components/Select';
 import { lengthText } from '../../../lib/figures';
 import { useBench } from '../useBench';
 
-const aims: readonly Named[] = [
-  { key: 'crisp', name: 'Aim crisp' },
-  { key: 'middle', name: 'Aim middle' },
-  { key: 'loose', name: 'Aim loose' },
+const aims: readonly Option[] = [
+  { key: 'crisp', label: 'Aim crisp' },
+  { key: 'middle', label: 'Aim middle' },
+  { key: 'loose', label: 'Aim loose' },
 ];
 
-const modes: readonly Named[] = [
-  { key: 'touch_up', name: 'Touch-up' },
-  { key: 'service', name: 'Service' },
+const modes: readonly Option[] = [
+  { key: 'touch_up', label: 'Touch-up' },
+  { key: 'service', label: 'Service' },
 ];
 
-const parkings: readonly Named[] = [
-  { key: 'threads', name: 'Park it two to three threads out' },
-  { key: 'in_then_back', name: 'Park it in, then back a little' },
-  { key: 'middle', name: 'Park it in the middle' },
+const parkings: readonly Option[] = [
+  { key: 'threads', label: 'Park it two to three threads out' },
+  { key: 'in_then_back', label: 'Park it in, then back a little' },
+  { key: 'middle', label: 'Park it in the middle' },
 ];
 
 /** Where to aim, how far the work goes and where service parks: each choice is logged, and the next move follows at once. */
@@ -43,18 +43,19 @@ export const SetHow = () => {
   );
 };
 
-type PickProps = { says: string; field: string; value: string; options: readonly Named[]; wide?: boolean };
+type PickProps = { says: string; field: string; value: string; options: readonly Option[]; wide?: boolean };
 
 const Pick = ({ says, field, value, options, wide = false }: PickProps) => {
   const { send } = useBench();
   return (
-    <SmallChoice
+    <Select
+      beside
       says={says}
       pick={field}
       value={value}
       options={options}
-      wide={wide}
-      onChange={(chosen) => send({ kind: 'policy', body: { [field]: chosen } })}
+      gridColumn={wide ? '1 / -1' : undefined}
+      onPick={(chosen) => send({ kind: 'policy', body: { [field]: chosen } })}
     />
   );
 };
@@ -83,19 +84,20 @@ const AimFor = () => {
     });
   };
   const wished =
-    state.wish?.play_mm == null ? [] : [{ key: 'wish', name: `Rider's wish, ${lengthText(state.wish.play_mm)}` }];
+    state.wish?.play_mm == null ? [] : [{ key: 'wish', label: `Rider's wish, ${lengthText(state.wish.play_mm)}` }];
   const others = fitting.map((one) => ({
     key: `like ${one.machine}`,
-    name: `Like ${one.machine}, ${lengthText(one.left_mm)}`,
+    label: `Like ${one.machine}, ${lengthText(one.left_mm)}`,
   }));
   const gone = like !== null && !fitting.some((one) => one.machine === like);
   return (
-    <SmallChoice
+    <Select
+      beside
       says="Where in the band to aim"
       pick="aim"
       value={like !== null ? `like ${like}` : state.spec.aims_wish ? 'wish' : policy}
-      options={[...aims, ...wished, ...others, ...(gone ? [{ key: `like ${like}`, name: `Like ${like}` }] : [])]}
-      onChange={choose}
+      options={[...aims, ...wished, ...others, ...(gone ? [{ key: `like ${like}`, label: `Like ${like}` }] : [])]}
+      onPick={choose}
     />
   );
 };

@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Button } from '../../../components/Buttons';
 import { Modal } from '../../../components/Modal';
-import { SmallChoice } from '../../../components/SmallChoice';
+import { Select } from '../../../components/Select';
 import type { Dimension } from '../../../lib/gaugeLine';
 import { serialGauge } from './useSerialGauge';
 
@@ -10,17 +10,17 @@ const speeds = [1200, 2400, 4800, 9600, 19200, 38400, 57600, 115200] as const;
 const usual = 9600;
 const units = {
   length: [
-    { key: '', name: 'It sends its unit' },
-    { key: 'mm', name: 'Bare figures are mm' },
-    { key: 'in', name: 'Bare figures are inches' },
+    { key: '', label: 'It sends its unit' },
+    { key: 'mm', label: 'Bare figures are mm' },
+    { key: 'in', label: 'Bare figures are inches' },
   ],
   force: [
-    { key: '', name: 'It sends its unit' },
-    { key: 'N', name: 'Bare figures are N' },
-    { key: 'lbf', name: 'Bare figures are lbf' },
-    { key: 'kgf', name: 'Bare figures are kgf' },
+    { key: '', label: 'It sends its unit' },
+    { key: 'N', label: 'Bare figures are N' },
+    { key: 'lbf', label: 'Bare figures are lbf' },
+    { key: 'kgf', label: 'Bare figures are kgf' },
   ],
-} as const satisfies Record<Dimension, readonly { key: string; name: string }[]>;
+} as const satisfies Record<Dimension, readonly { key: string; label: string }[]>;
 
 /** Instruments that may hang on it. */
 export type OnWire = { id: string; name: string; dimension: Dimension };
@@ -54,30 +54,33 @@ export default function SerialDialog({ choices, chosen, onClose }: Props) {
     >
       <Flex direction="column" gap="3">
         <Box>
-          <SmallChoice
+          <Select
+            beside
             says="Instrument"
             pick="serial-instrument"
             value={which}
-            options={choices.map((choice) => ({ key: choice.id, name: choice.name }))}
-            onChange={(id) => {
+            options={choices.map((choice) => ({ key: choice.id, label: choice.name }))}
+            onPick={(id) => {
               setWhich(id);
               setUnit('');
             }}
           />
         </Box>
-        <SmallChoice
+        <Select
+          beside
           says="Speed of its line"
           pick="serial-speed"
           value={String(speed)}
-          options={speeds.map((one) => ({ key: String(one), name: `${one} bits a second` }))}
-          onChange={(key) => setSpeed(Number(key))}
+          options={speeds.map((one) => ({ key: String(one), label: `${one} bits a second` }))}
+          onPick={(key) => setSpeed(Number(key))}
         />
-        <SmallChoice
+        <Select
+          beside
           says="Its unit"
           pick="serial-unit"
           value={unit}
           options={[...units[one?.dimension ?? 'length']]}
-          onChange={setUnit}
+          onPick={setUnit}
         />
       </Flex>
     </Modal>
