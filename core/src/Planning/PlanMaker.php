@@ -32,6 +32,9 @@ final readonly class PlanMaker
      */
     private const NEARER = 0.5;
 
+    /** Less is no shift at all, in mm of conduit. */
+    public const NO_SHIFT = 1e-6;
+
     /** mm that a cable pulled taut on the way counts for beside how far it goes. */
     private const TAUT = 1000.0;
 
@@ -42,7 +45,8 @@ final readonly class PlanMaker
         $this->mode = ChosenMode::of($run, $facts);
     }
 
-    public function plan(): ?AdjustmentPlan
+    /** @param  bool  $isInside  only then may it end where it stands: away and back brings nothing inside */
+    public function plan(bool $isInside = false): ?AdjustmentPlan
     {
         $usual = $this->without();
         $onTheWay = $this->onTheWay($usual[0] ?? null);
@@ -51,10 +55,10 @@ final readonly class PlanMaker
         }
         $plans = $usual === [] ? $this->withLastResort() : $usual;
         if ($plans === []) {
-            return $this->pastAndBack(null);
+            return $this->pastAndBack(null, $isInside);
         }
 
-        return $this->pastAndBack($plans[0]) ?? new AdjustmentPlan(
+        return $this->pastAndBack($plans[0], $isInside) ?? new AdjustmentPlan(
             $this->steps($plans[0]),
             $this->mode,
             isset($plans[1]) ? ucfirst($plans[0]->cost->whyNot($plans[1]->cost)).'.' : null,
@@ -131,7 +135,7 @@ final readonly class PlanMaker
      * Where a cable is known to read otherwise from the other side, and coming straight to the target is not sure: past
      * it and back, so that the last turn takes slack away or gives it as the last one before did.
      */
-    private function pastAndBack(?CandidatePlan $straight): ?AdjustmentPlan
+    private function pastAndBack(?CandidatePlan $straight, bool $isInside): ?AdjustmentPlan
     {
         $now = $straight === null ? 0.0 : $this->window->chance($straight->shift);
         if (
@@ -149,7 +153,7 @@ final readonly class PlanMaker
                 $plan = $adjuster->kind()->isLastResort() || $this->facts->isSeized($adjuster)
                     ? null
                     : $this->finishing($adjuster, $way, $now);
-                if ($plan !== null) {
+                if ($plan !== null && ($isInside || abs($plan->shift) > self::NO_SHIFT)) {
                     return $plan;
                 }
             }

@@ -44,9 +44,6 @@ final readonly class Planner
 
     private const WORTH_LOOSENING = 3 * Steps::PER_FLAT;
 
-    /** Of play, in mm: less is no move. */
-    private const NO_SHIFT = 1e-6;
-
     /** A turn at the edge is made where it makes play likelier to be inside by this much (ours). */
     private const WORTH = 0.05;
 
@@ -464,9 +461,9 @@ final readonly class Planner
         ?callable $known,
     ): array {
         $maker = new PlanMaker($spec, $run, $facts, $window);
-        $plan = $maker->plan();
-        // Away and back is no way to bring it inside; it may be one to bring an adjuster home.
-        $plan = $isSettled || $plan === null || abs($plan->shift) > self::NO_SHIFT ? $plan : null;
+        $plan = $maker->plan($isSettled);
+        // Two adjusters that undo each other bring nothing inside; they may bring one of them home.
+        $plan = $isSettled || $plan === null || abs($plan->shift) > PlanMaker::NO_SHIFT ? $plan : null;
 
         return $plan === null && $known !== null
             ? self::planned($spec, $run, $facts, $known(), $isSettled, null)

@@ -10,6 +10,7 @@ use VividPull\Core\Practice\HiddenMachine;
 use VividPull\Core\Practice\Physics;
 use VividPull\Core\Practice\Reader;
 use VividPull\Core\Practice\SeededChance;
+use VividPull\Core\Practice\Trial;
 use VividPull\Core\Practice\TrialRow;
 use VividPull\Core\Practice\TrialStart;
 use VividPull\Core\Practice\TrialTable;
@@ -128,6 +129,21 @@ final class TrialTest extends TestCase
             str_contains($row->name, 'stiction') ? 0.7 : 1 / $machines,
             $table->falselyInside(),
         );
+    }
+
+    /**
+     * Away and back, so as to come from the other side, brings nothing inside that stands outside: it once took the
+     * place of the turn that does, and nothing was advised.
+     */
+    public function test_a_turn_that_does_is_not_dropped_for_away_and_back(): void
+    {
+        $rows = array_values(array_filter(
+            TrialRow::rough(),
+            static fn (TrialRow $row): bool => $row->name === '3 to 5 mm at the lever: all of it',
+        ));
+        foreach ([13, 27, 45] as $seed) {
+            self::assertTrue(Trial::of($rows[0], new SeededChance($seed))->inside, "seed {$seed}");
+        }
     }
 
     /** @return iterable<string, array{TrialRow}> */
