@@ -11,6 +11,8 @@ import { AskCard } from './AskCard';
 
 const Take = chakra('label', {
   base: {
+    // Its input goes along where the column is drawn, and lies under nothing else.
+    position: 'relative',
     display: 'flex',
     alignItems: 'center',
     justifyContent: 'center',
