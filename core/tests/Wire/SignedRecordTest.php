@@ -29,8 +29,10 @@ final class SignedRecordTest extends TestCase
             [$record->point(), $record->spec(), $record->source()],
         );
         [$found, $left] = [$record->found(), $record->left()];
-        self::assertEqualsWithDelta($job->state->judgement->foundGroup?->found->mean, $found?->mm, 1e-9);
-        self::assertSame([VerdictKind::TooLoose, VerdictKind::Inside], [$found?->verdict, $left?->verdict]);
+        self::assertNotNull($found);
+        self::assertNotNull($left);
+        self::assertEqualsWithDelta($job->state->judgement->foundGroup?->found->mean, $found->mm, 1e-9);
+        self::assertSame([VerdictKind::TooLoose, VerdictKind::Inside], [$found->verdict, $left->verdict]);
         self::assertSame(EngineHeat::Cold, $left->engine);
         self::assertEqualsWithDelta($job->state->judgement->nowGroup?->found->expanded(), $left->expandedMm, 1e-9);
         self::assertTrue($record->hasFitted(Part::Cable));

@@ -7,11 +7,11 @@ import { keys } from '../../api/keys';
 import { Button } from '../../components/Buttons';
 import { Counted } from '../../components/Counted';
 import { Frame } from '../../components/Frame';
+import { isThere, KindAndPlace, type Where } from '../../components/KindAndPlace';
 import { Later, useFirstInSlices } from '../../components/Later';
 import { MachineTag } from '../../components/MachineTag';
 import { Mark } from '../../components/Marks';
 import { Refusal } from '../../components/Refusal';
-import { Select, words } from '../../components/Select';
 import { Empty, Failure, Loading } from '../../components/States';
 import { counted } from '../../lib/figures';
 import { useSignedIn } from '../../lib/signedIn';
@@ -45,14 +45,10 @@ export default function DueScreen() {
 }
 
 const idOf = (row: DueRow) => `${row.tag} ${row.control}`;
-const valuesOf = (rows: readonly DueRow[], of: (row: DueRow) => string) =>
-  [...new Set(rows.map(of))].sort((a, b) => a.localeCompare(b, 'en'));
-
 const List = ({ all, subscribed }: { all: readonly DueRow[]; subscribed: boolean }) => {
-  const [place, setPlace] = useState('');
-  const [kind, setKind] = useState('');
+  const [where, setWhere] = useState<Where>({ kind: '', place: '' });
   const [picked, setPicked] = useState<ReadonlySet<string>>(new Set());
-  const rows = all.filter((row) => (place === '' || row.place === place) && (kind === '' || row.kind === kind));
+  const rows = all.filter((row) => isThere(row, where));
   const chosen = rows.filter((row) => picked.has(idOf(row)) && row.planned_on === null);
   const pick = (row: DueRow, isPicked: boolean) =>
     setPicked((now) => {
@@ -79,24 +75,7 @@ const List = ({ all, subscribed }: { all: readonly DueRow[]; subscribed: boolean
       ) : (
         <>
           <Flex gap="2" flexWrap="wrap" alignItems="center" marginBottom="3" data-screen-only>
-            <Box flex="0 1 {sizes.44}">
-              <Select
-                says="Kind"
-                none="any kind"
-                options={words(valuesOf(all, (row) => row.kind))}
-                value={kind}
-                onPick={setKind}
-              />
-            </Box>
-            <Box flex="0 1 {sizes.44}">
-              <Select
-                says="Place"
-                none="any place"
-                options={words(valuesOf(all, (row) => row.place))}
-                value={place}
-                onPick={setPlace}
-              />
-            </Box>
+            <KindAndPlace among={all} value={where} onPick={setWhere} />
             <PlanAll rows={rows} chosen={chosen} onPick={setPicked} />
           </Flex>
           {rows.length === 0 && <Empty title="None of them">Ask for another kind or place.</Empty>}

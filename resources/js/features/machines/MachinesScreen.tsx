@@ -4,11 +4,12 @@ import { useDeferredValue, useMemo, useState } from 'react';
 import { type YardMachine, yardQuery } from '../../api/machines';
 import { Button, Field, Sheet } from '../../components/Buttons';
 import { Frame } from '../../components/Frame';
+import { isThere, KindAndPlace } from '../../components/KindAndPlace';
 import { useFirstInSlices, useGrowing } from '../../components/Later';
 import { MachineTag } from '../../components/MachineTag';
 import { Mark, type MarkKind } from '../../components/Marks';
 import { RowLink } from '../../components/RowLink';
-import { Select, words } from '../../components/Select';
+import { Select } from '../../components/Select';
 import { Empty, Failure, Loading } from '../../components/States';
 import { counted } from '../../lib/figures';
 import { useSignedIn } from '../../lib/signedIn';
@@ -75,12 +76,7 @@ function shown(machines: readonly YardMachine[], asked: Asked): readonly YardMac
   const of = orders.find((one) => one.key === asked.order)?.of ?? ((one: YardMachine) => one.tag);
   const those = machines.filter((one) => {
     const said = `${one.tag} ${one.plate ?? ''} ${one.name} ${one.kind} ${one.place}`.toLowerCase();
-    return (
-      holds(one) &&
-      (asked.kind === '' || one.kind === asked.kind) &&
-      (asked.place === '' || one.place === asked.place) &&
-      words.every((word) => said.includes(word))
-    );
+    return holds(one) && isThere(one, asked) && words.every((word) => said.includes(word));
   });
 
   return those.sort((a, b) => alphabetical.compare(of(a), of(b)) || alphabetical.compare(a.tag, b.tag));
@@ -150,7 +146,6 @@ type SiftProps = { machines: readonly YardMachine[]; asked: Asked; onAsk: (asked
 
 /** What is asked for: a state, words, a kind, a place, and an order. */
 const Sift = ({ machines, asked, onAsk }: SiftProps) => {
-  const values = (of: (one: YardMachine) => string) => [...new Set(machines.map(of))].sort(alphabetical.compare);
   return (
     <Flex gap="2" flexWrap="wrap" marginBottom="3" role="group" aria-label="Which machines">
       {states.map(({ key, label, holds }) => (
@@ -173,24 +168,7 @@ const Sift = ({ machines, asked, onAsk }: SiftProps) => {
           data-words
         />
       </Box>
-      <Box flex="0 1 {sizes.44}">
-        <Select
-          says="Kind"
-          none="any kind"
-          options={words(values((one) => one.kind))}
-          value={asked.kind}
-          onPick={(kind) => onAsk({ ...asked, kind })}
-        />
-      </Box>
-      <Box flex="0 1 {sizes.44}">
-        <Select
-          says="Place"
-          none="any place"
-          options={words(values((one) => one.place))}
-          value={asked.place}
-          onPick={(place) => onAsk({ ...asked, place })}
-        />
-      </Box>
+      <KindAndPlace among={machines} value={asked} onPick={(where) => onAsk({ ...asked, ...where })} />
       <Box flex="0 1 {sizes.36}">
         <Select says="Order" value={asked.order} onPick={(order) => onAsk({ ...asked, order })} options={orders} />
       </Box>
