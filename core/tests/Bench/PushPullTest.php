@@ -6,6 +6,7 @@ namespace VividPull\Core\Tests\Bench;
 
 use PHPUnit\Framework\TestCase;
 use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Bench\Warnings;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Judging\GateStatus;
 use VividPull\Core\Planning\PlanKind;
@@ -74,6 +75,23 @@ final class PushPullTest extends TestCase
             'Seen with bars full right, closing cable.',
             $job->state->judgement->gates[3]->sentence,
         );
+    }
+
+    /** What one cable does not follow is said of that one, and ends its turning alone. */
+    public function test_a_closing_cable_that_does_not_follow_is_called_by_its_name(): void
+    {
+        $job = self::backward(self::ready()->read(4, 4, 4), 9, 9, 9);
+        $job->adjuster = 'return';
+        foreach ([1, 2] as $turn) {
+            self::backward($job->line('+3t', 'in_band:second')->read(4, 4, 4), 9, 9, 9);
+            self::assertStringStartsWith(
+                'Closing cable: expected about ',
+                implode(' ', Warnings::of($job->state)),
+                "turn {$turn}",
+            );
+        }
+        self::assertSame(PlanKind::Suspect, self::closing($job)->next()->kind);
+        self::assertSame(PlanKind::Prove, $job->state->next()->kind, 'the other is as it should be');
     }
 
     public function test_backward_play_is_never_taken_for_forward_play(): void
