@@ -6,6 +6,7 @@ namespace VividPull\Core\Facts;
 
 use VividPull\Core\Cable\AdjustedQuantity;
 use VividPull\Core\Cable\Adjuster;
+use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Log\Entry\Moved;
 use VividPull\Core\Log\Entry\ReadingTaken;
@@ -45,9 +46,13 @@ final class Readings
 
     private bool $lastMoveCrossed = false;
 
-    /** @param  array<string, true>  $upheld  readings that a person stands by, by id */
+    /**
+     * @param  array<string, true>  $upheld  readings that a person stands by, by id
+     * @param  ReadingPoint|null  $secondPoint  where a second cable is read; null where there is none
+     */
     public function __construct(
         private readonly Spec $spec,
+        private readonly ?ReadingPoint $secondPoint,
         private readonly Log $log,
         private readonly UnseenChanges $unseen,
         private readonly array $upheld,
@@ -70,7 +75,7 @@ final class Readings
         if ($this->gathering === []) {
             return;
         }
-        $cable = $this->gathering[0]->point === $run->secondPulls()?->point() ? self::SECOND : self::FIRST;
+        $cable = $this->gathering[0]->point === $this->secondPoint ? self::SECOND : self::FIRST;
         $group = ReadingGroup::of(
             $this->gathering,
             $this->log->opened->standing,

@@ -98,7 +98,13 @@ final class Replay
         $this->unseen = new UnseenChanges($log);
         $this->trials = new Trials($spec, $this->unseen);
         $this->adjusters = new Adjusters($run, $standing, $this->unseen);
-        $this->readings = new Readings($spec, $log, $this->unseen, self::upheld($entries));
+        $this->readings = new Readings(
+            $spec,
+            $run->secondPulls()?->point(),
+            $log,
+            $this->unseen,
+            self::upheld($entries),
+        );
         $this->answers = new Answers($spec, $this->unseen);
         $this->choices = new Choices($log->opened, $this->unseen);
         $this->sightings = new Sightings($standing->history->symptoms);
