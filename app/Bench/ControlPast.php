@@ -67,6 +67,7 @@ final readonly class ControlPast
         return array_values($this->jobs->map(function (ControlJob $job): array {
             $closing = $this->closings->get($job->id);
             $record = $this->record($job);
+            $left = $record?->left();
 
             return [
                 'job' => $job->id,
@@ -77,8 +78,8 @@ final readonly class ControlPast
                 'outcome' => $closing?->outcome()?->value,
                 'next_check' => $closing?->nextCheck(),
                 'found_mm' => $record?->found()?->mm,
-                'left_mm' => $record?->left()?->mm,
-                'left_expanded_mm' => $record?->left()?->expandedMm,
+                'left_mm' => $left?->mm,
+                'left_expanded_mm' => $left?->expandedMm,
                 'stands' => array_values(array_map(
                     static fn (array $one): array => [
                         'name' => $one['name'],
@@ -90,7 +91,7 @@ final readonly class ControlPast
                         static fn (array $one): bool => ($one['found'] ?? $one['left']) !== null,
                     ),
                 )),
-                'left_verdict' => $record?->left()?->verdict->value,
+                'left_verdict' => $left?->verdict->value,
                 'spec' => $record?->spec(),
                 'source' => $record?->source(),
                 'parts' => array_map(static fn (Part $part): string => $part->label(), $record?->parts() ?? []),

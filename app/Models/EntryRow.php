@@ -83,11 +83,13 @@ final class EntryRow extends Model
         [$rows, $chains] = [[], []];
         foreach ($entries as $one) {
             $row = self::row($one->visit, $one->seq, $one->job, $one->kind, $one->body, $one->stamp, $now);
-            $chains[$one->visit] = Link::of($chains[$one->visit] ?? Link::NOTHING, $row);
+            $chains[$one->visit] = $begun->has($one->visit)
+                ? null
+                : Link::of($chains[$one->visit] ?? Link::NOTHING, $row);
             $rows[] = $row + [
                 'user_id' => $userId,
                 'digest' => hash('sha256', $row['body']),
-                'chain' => $begun->has($one->visit) ? null : $chains[$one->visit],
+                'chain' => $chains[$one->visit],
             ];
         }
         DB::table('entries')->insert($rows);

@@ -71,11 +71,11 @@ final class Choices
     public function standsOtherwise(): void
     {
         $this->byChoice = null;
-        $this->isLocked();
+        $this->lock();
     }
 
     /** A lock turns what it locks: it may read otherwise. */
-    public function isLocked(): void
+    public function lock(): void
     {
         $this->enough = [];
     }

@@ -85,12 +85,12 @@ final class Replay
 
     private readonly Sightings $sightings;
 
-    /** @param  list<Entry>  $entries  those that count */
+    /** @param  array<string, true>  $upheld  readings that a person stands by, by id */
     private function __construct(
         private readonly Spec $spec,
         private Run $run,
         private readonly Log $log,
-        private readonly array $entries,
+        array $upheld,
     ) {
         $standing = $log->opened->standing;
         $this->tag = $standing->tag;
@@ -103,7 +103,7 @@ final class Replay
             $run->secondPulls()?->point(),
             $log,
             $this->unseen,
-            self::upheld($entries),
+            $upheld,
         );
         $this->answers = new Answers($spec, $this->unseen);
         $this->choices = new Choices($log->opened, $this->unseen);
@@ -112,8 +112,9 @@ final class Replay
 
     public static function facts(Spec $spec, Run $run, Log $log): Facts
     {
-        $replay = new self($spec, $run, $log, $log->effective());
-        foreach ($replay->entries as $entry) {
+        $entries = $log->effective();
+        $replay = new self($spec, $run, $log, self::upheld($entries));
+        foreach ($entries as $entry) {
             $replay->apply($entry);
         }
         $replay->finishGroup();
@@ -239,7 +240,7 @@ final class Replay
             return;
         }
         $this->finishGroup();
-        $this->choices->isLocked();
+        $this->choices->lock();
         $this->readings->lock();
     }
 
@@ -357,7 +358,7 @@ final class Replay
         }
         if ($fitted->part === Part::Cable) {
             $this->answers->forgetTheCable($fitted);
-            $this->sightings->isReplaced();
+            $this->sightings->endReplacing();
         }
     }
 

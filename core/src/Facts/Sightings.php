@@ -97,7 +97,7 @@ final class Sightings
     }
 
     /** A new cable is on. */
-    public function isReplaced(): void
+    public function endReplacing(): void
     {
         $this->replacing = $this->replacing?->over();
     }

@@ -102,10 +102,7 @@ final readonly class Limits
     /** @param  list<Suspect>  $suspects */
     private static function blaming(string $why, string $sentences, array $suspects): self
     {
-        $whats = array_column($suspects, 'what');
-        $last = array_pop($whats);
-
-        return new self("{$why} Suspect ".implode(', ', $whats).", or {$last}. {$sentences}", $suspects);
+        return new self("{$why} Suspect ".Suspect::listed($suspects).". {$sentences}", $suspects);
     }
 
     /** @return list<Suspect> what is cheap to look at first */

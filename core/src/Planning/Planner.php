@@ -180,7 +180,7 @@ final readonly class Planner
             ),
             $isEnough => PlanOutcome::look(
                 PlanKind::Suspect,
-                Suspicion::ofTurning($spec, $run, $facts, $beliefs, $judgement, $swinging),
+                Suspicion::of($spec, $run, $facts, $beliefs, $judgement, $swinging->said()),
                 $window->target,
             ),
             $notFollowing !== null => PlanOutcome::look(PlanKind::Suspect, $notFollowing, $window->target),
@@ -189,10 +189,16 @@ final readonly class Planner
         };
     }
 
+    /** One reading may be misread: nothing is blamed for it. */
+    private static function isReadOnce(Judgement $judgement): bool
+    {
+        return ($judgement->nowGroup->found->count ?? 0) < 2;
+    }
+
     /** Whether what was read after a move cannot be believed, and was read only once. */
     private static function isAstrayOnce(Facts $facts, Beliefs $beliefs, Judgement $judgement): bool
     {
-        return ($judgement->nowGroup->found->count ?? 0) < 2
+        return self::isReadOnce($judgement)
             && $beliefs->isSurprisedAt($facts->readings->setting);
     }
 
@@ -221,7 +227,7 @@ final readonly class Planner
                 null,
                 settledBy: self::tells($judgement),
             ),
-            ($judgement->nowGroup->found->count ?? 0) < 2 => PlanOutcome::readAgain(
+            self::isReadOnce($judgement) => PlanOutcome::readAgain(
                 Pose::Straight,
                 'Read it once more before a part is blamed: nothing turns on this cable.',
             ),
@@ -262,7 +268,6 @@ final readonly class Planner
         );
     }
 
-    /** Where nothing is to be turned, no turn stands beside it. */
     /** @param  array<string, AdjusterAdvice>  $options */
     private static function leftOpen(
         Judgement $judgement,
@@ -307,7 +312,7 @@ final readonly class Planner
         return match (true) {
             $edge !== null => self::atTheEdge($judgement, $edge, $options, $window->target),
             // One reading may be misread: no part is blamed for it.
-            ($judgement->nowGroup->found->count ?? 0) < 2 => PlanOutcome::readAgain(
+            self::isReadOnce($judgement) => PlanOutcome::readAgain(
                 Pose::Straight,
                 self::onceMore($judgement),
                 $options,
@@ -315,7 +320,7 @@ final readonly class Planner
             ),
             Limits::areFar($run, $facts, $window, $maker) => PlanOutcome::look(
                 PlanKind::Suspect,
-                Suspicion::ofNoLikelyTurn($spec, $run, $facts, $beliefs, $judgement),
+                Suspicion::of($spec, $run, $facts, $beliefs, $judgement, Suspicion::UNLIKELY),
                 $window->target,
             ),
             default => PlanOutcome::outOfThread(
@@ -762,7 +767,7 @@ final readonly class Planner
         $target = self::target($spec, $facts, $band) ?? $band->floor() + 1.0;
         $stays = Suspicion::ofStayingTaut($spec, $facts, $beliefs);
         if ($stays !== null) {
-            return ($judgement->nowGroup->found->count ?? 0) < 2
+            return self::isReadOnce($judgement)
                 ? PlanOutcome::readAgain(Pose::Straight, self::TAUT_ONCE_MORE)
                 : PlanOutcome::look(PlanKind::Suspect, $stays, $target);
         }

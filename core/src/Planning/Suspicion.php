@@ -38,6 +38,9 @@ final readonly class Suspicion
 
     private const OTHER_WAY = -0.25;
 
+    /** The adjusters have room past the band. */
+    public const UNLIKELY = 'No turn is likely to end inside the band.';
+
     private const SLIPS = 'Something slips or hangs: mark the lock nut and the ferrule with a pen, pull it fully three times, and see which mark has moved.';
 
     /** @param  list<Suspect>  $suspects  where it is looked for, the likeliest first */
@@ -47,31 +50,18 @@ final readonly class Suspicion
         public array $suspects = [],
     ) {}
 
-    /** Turned again and again, and it is not inside. */
-    public static function ofTurning(
+    /** @param  string  $because  a sentence: why nothing is turned on */
+    public static function of(
         Spec $spec,
         Run $run,
         Facts $facts,
         Beliefs $beliefs,
         Judgement $judgement,
-        Swinging $swinging,
+        string $because,
     ): self {
-        return self::suspected($spec, $run, $facts, $beliefs, $judgement)->after(
-            $swinging->isToAndFro() ? 'Turned to and fro, and not settled.' : 'Turned many times, and not settled.',
-        );
-    }
+        $suspected = self::suspected($spec, $run, $facts, $beliefs, $judgement);
 
-    /** The adjusters have room past the band, and no turn of theirs is likely to end inside it. */
-    public static function ofNoLikelyTurn(
-        Spec $spec,
-        Run $run,
-        Facts $facts,
-        Beliefs $beliefs,
-        Judgement $judgement,
-    ): self {
-        return self::suspected($spec, $run, $facts, $beliefs, $judgement)->after(
-            'No turn is likely to end inside the band.',
-        );
+        return new self("{$because} {$suspected->sentence}", $suspected->settledBy, $suspected->suspects);
     }
 
     /** What is turned is not followed by the play; null where it is, as far as anybody can tell. */
@@ -115,12 +105,10 @@ final readonly class Suspicion
     public static function besideSlack(Spec $spec, Facts $facts, Beliefs $beliefs): ?string
     {
         $given = self::slackGiven($facts);
-        $whats = array_column(Limits::stayingTaut($spec), 'what');
-        $last = array_pop($whats);
 
         return self::isLess($given, self::HARDLY_TAUT, $beliefs) ? null
-            : Figure::length($given).' of slack was given, and it still reads nothing: look for '.implode(', ', $whats)
-                .", or {$last}, before more is given.";
+            : Figure::length($given).' of slack was given, and it still reads nothing: look for '
+                .Suspect::listed(Limits::stayingTaut($spec)).', before more is given.';
     }
 
     /** Whether so much slack may be less than that; the less is known of the ratio, the more it takes. */
@@ -133,11 +121,6 @@ final readonly class Suspicion
     private static function slackGiven(Facts $facts): float
     {
         return $facts->readings->slack - ($facts->readings->firstOfSeries()->at->slack ?? $facts->readings->slack);
-    }
-
-    private function after(string $sentence): self
-    {
-        return new self("{$sentence} {$this->sentence}", $this->settledBy, $this->suspects);
     }
 
     private static function suspected(

@@ -72,9 +72,12 @@ final readonly class Swinging
         return $count;
     }
 
-    public function isToAndFro(): bool
+    /** What the turning has come to, where it is not inside. */
+    public function said(): string
     {
-        return $this->reversals() >= self::TOO_OFTEN;
+        return $this->reversals() >= self::TOO_OFTEN
+            ? 'Turned to and fro, and not settled.'
+            : 'Turned many times, and not settled.';
     }
 
     /** Whether so many turns since anything was put right have not brought it inside that another would not either. */

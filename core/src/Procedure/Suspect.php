@@ -28,6 +28,15 @@ final readonly class Suspect
         return new self($what, null, $part);
     }
 
+    /** @param  list<self>  $suspects  two at least */
+    public static function listed(array $suspects): string
+    {
+        $whats = array_column($suspects, 'what');
+        $last = array_pop($whats);
+
+        return implode(', ', $whats).", or {$last}";
+    }
+
     /** @return list<self> where it drives, turns or drags with the control released */
     public static function ofDrivingAtRest(): array
     {

@@ -7,14 +7,26 @@ type FilePickProps = {
   children: string;
   accept: string;
   look?: 'vivid' | 'plain';
+  size?: 'tall';
+  /** Where a phone takes the picture at once. */
+  capture?: 'environment';
   disabled?: boolean;
   onPick: (file: File) => void;
 };
 
-/** A file chosen by a button as big as any other. */
-export const FilePick = ({ children, accept, look = 'plain', disabled = false, onPick }: FilePickProps) => (
+/** A file chosen by a button as big as any other. Its input goes along with it, and lies over nothing else. */
+export const FilePick = ({
+  children,
+  accept,
+  look = 'plain',
+  size,
+  capture,
+  disabled = false,
+  onPick,
+}: FilePickProps) => (
   <Label
     look={look}
+    size={size}
     cursor="pointer"
     position="relative"
     opacity={disabled ? 0.6 : 1}
@@ -24,6 +36,7 @@ export const FilePick = ({ children, accept, look = 'plain', disabled = false, o
     <chakra.input
       type="file"
       accept={accept}
+      capture={capture}
       disabled={disabled}
       position="absolute"
       inset="0"

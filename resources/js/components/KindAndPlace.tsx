@@ -1,4 +1,5 @@
 import { Box } from '@chakra-ui/react';
+import { alphabetical } from '../lib/alphabetical';
 import { Select, words } from './Select';
 
 export type Where = { kind: string; place: string };
@@ -23,7 +24,7 @@ export const KindAndPlace = ({ among, value, onPick }: Props) =>
       <Select
         says={says}
         none={none}
-        options={words([...new Set(among.map((one) => one[key]))].sort((a, b) => a.localeCompare(b, 'en')))}
+        options={words([...new Set(among.map((one) => one[key]))].sort(alphabetical))}
         value={value[key]}
         onPick={(picked) => onPick({ kind: value.kind, place: value.place, [key]: picked })}
       />

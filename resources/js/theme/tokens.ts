@@ -148,8 +148,7 @@ export const tokens = defineTokens({
     '10': { value: '2.5rem' },
     '12': { value: '3rem' },
     '16': { value: '4rem' },
-    '26': { value: '6.5rem' },
-    '40': { value: '10rem' },
+    ...quarters(26, 40),
   },
   shadows: {
     sheet: { value: '0 1px 0 rgba(16, 34, 43, 0.08)' },

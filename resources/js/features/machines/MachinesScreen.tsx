@@ -11,6 +11,7 @@ import { Mark, type MarkKind } from '../../components/Marks';
 import { RowLink } from '../../components/RowLink';
 import { Select } from '../../components/Select';
 import { Empty, Failure, Loading } from '../../components/States';
+import { alphabetical } from '../../lib/alphabetical';
 import { counted } from '../../lib/figures';
 import { useSignedIn } from '../../lib/signedIn';
 import { due } from '../../lib/time';
@@ -66,8 +67,6 @@ const orders = [
   { key: 'place', label: 'by place', of: (one: YardMachine) => one.place },
 ] as const;
 
-const alphabetical = new Intl.Collator('en', { numeric: true });
-
 type Asked = { words: string; state: string; kind: string; place: string; order: string };
 
 function shown(machines: readonly YardMachine[], asked: Asked): readonly YardMachine[] {
@@ -79,7 +78,7 @@ function shown(machines: readonly YardMachine[], asked: Asked): readonly YardMac
     return holds(one) && isThere(one, asked) && words.every((word) => said.includes(word));
   });
 
-  return those.sort((a, b) => alphabetical.compare(of(a), of(b)) || alphabetical.compare(a.tag, b.tag));
+  return those.sort((a, b) => alphabetical(of(a), of(b)) || alphabetical(a.tag, b.tag));
 }
 
 type YardProps = { machines: readonly YardMachine[]; retired: boolean; onRetired: () => void };

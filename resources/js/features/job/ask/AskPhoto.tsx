@@ -1,32 +1,14 @@
-import { Box, chakra, Flex } from '@chakra-ui/react';
-import { type ChangeEvent, useState } from 'react';
+import { Box, Flex } from '@chakra-ui/react';
+import { useState } from 'react';
 import { say } from '../../../api/client';
 import { type Item, putPhoto } from '../../../api/jobs';
 import { Button, Field, FieldLabel } from '../../../components/Buttons';
 import { Caution } from '../../../components/Caution';
+import { FilePick } from '../../../components/FilePick';
 import { uuid } from '../../../lib/uuid';
 import { Pictures } from '../beside/Pictures';
 import { useBench } from '../useBench';
 import { AskCard } from './AskCard';
-
-const Take = chakra('label', {
-  base: {
-    // Its input goes along where the column is drawn, and lies under nothing else.
-    position: 'relative',
-    display: 'flex',
-    alignItems: 'center',
-    justifyContent: 'center',
-    minHeight: 'tall',
-    borderRadius: 'md',
-    bg: 'action',
-    color: 'white',
-    fontFamily: 'heading',
-    fontWeight: 'bold',
-    fontSize: 'xl',
-    cursor: 'pointer',
-    _focusWithin: { outline: '3px solid', outlineColor: 'focus', outlineOffset: '2px' },
-  },
-});
 
 type Sending = { is: 'idle' } | { is: 'busy' } | { is: 'failed'; why: string };
 
@@ -37,10 +19,7 @@ export const AskPhoto = ({ item }: { item: Item }) => {
   const [words, setWords] = useState('');
   const answer = item.answers[0];
   const taken = state.beside.photos.length > 0;
-  const take = async (event: ChangeEvent<HTMLInputElement>) => {
-    const picture = event.target.files?.[0];
-    event.target.value = '';
-    if (picture === undefined) return;
+  const take = async (picture: File) => {
     const id = uuid();
     setSending({ is: 'busy' });
     try {
@@ -58,20 +37,18 @@ export const AskPhoto = ({ item }: { item: Item }) => {
   return (
     <AskCard eyebrow="Replace the cable" title={item.label}>
       {item.caution !== null && <Caution>{item.caution}</Caution>}
-      <Take data-take-photo>
-        {sending.is === 'busy' ? 'Sending the picture' : taken ? 'Take another' : 'Take a picture'}
-        <chakra.input
-          type="file"
+      <Box display="grid" data-take-photo>
+        <FilePick
+          look="vivid"
+          size="tall"
           accept="image/*"
           capture="environment"
-          onChange={(event) => void take(event)}
           disabled={sending.is === 'busy'}
-          position="absolute"
-          width="1px"
-          height="1px"
-          opacity="0"
-        />
-      </Take>
+          onPick={(picture) => void take(picture)}
+        >
+          {sending.is === 'busy' ? 'Sending the picture' : taken ? 'Take another' : 'Take a picture'}
+        </FilePick>
+      </Box>
       {sending.is === 'failed' && (
         <Box bg="red.wash" borderRadius="sm" padding="2" lineHeight="snug" role="alert">
           {sending.why}
