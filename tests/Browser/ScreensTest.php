@@ -225,6 +225,26 @@ final class ScreensTest extends BrowserTestCase
         self::assertStringStartsWith('replace:', (string) $this->state()['asks']);
     }
 
+    public function test_what_is_asked_next_comes_into_sight_wherever_the_tap_was(): void
+    {
+        $tag = $this->machineLike('RT-20', 'PH-41');
+        $this->as('tomas')->onBench($tag, 'clutch', 'all ok')->window(1280, 400);
+        $this->browser->executeScript('document.querySelector("aside").scrollTop = 9999');
+        $this->line('ok')->inSight();
+        $this->window(390, 844);
+        $this->onBench($tag, 'throttle')->click('li:last-child > [data-item]')->inSight();
+        self::assertStringContainsString('own manual is at hand', $this->text('[data-ask]'));
+    }
+
+    private function inSight(): static
+    {
+        return $this->until(
+            'const top = document.querySelector("[data-ask]").getBoundingClientRect().top;
+            return top >= 0 && top < innerHeight / 2;',
+            'What is asked is out of sight.',
+        );
+    }
+
     public function test_after_it_ran_hands_are_kept_off_until_it_is_safe_again(): void
     {
         $this

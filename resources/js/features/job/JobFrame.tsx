@@ -6,6 +6,7 @@ import { useSignedIn } from '../../lib/signedIn';
 import { useKept } from '../../lib/store';
 import { ChangedOnTheBench } from './ask/ChangedOnTheBench';
 import { CheckStrip } from './ask/CheckCards';
+import { InSight } from './ask/InSight';
 import { BesideTheMove } from './ask/NextMove';
 import { NowCard } from './ask/NowCard';
 import { Tools } from './ask/Tools';
@@ -39,7 +40,9 @@ export const JobFrame = () => {
         <CheckStrip />
       </Place>
       <Place at={2}>
-        <NowCard />
+        <InSight>
+          <NowCard />
+        </InSight>
       </Place>
       {bench.mayWrite && <NotSent />}
       {bench.mayWrite && (
