@@ -20,7 +20,7 @@ const fields = [
 /** A list that leaves out what is of another kind, or stands elsewhere. */
 export const KindAndPlace = ({ among, value, onPick }: Props) =>
   fields.map(({ key, says, none }) => (
-    <Box key={key} flex="0 1 {sizes.44}">
+    <Box key={key} flex={{ base: '1 1 {sizes.28}', md: '0 1 {sizes.44}' }}>
       <Select
         says={says}
         none={none}

@@ -168,7 +168,7 @@ const Sift = ({ machines, asked, onAsk }: SiftProps) => {
         />
       </Box>
       <KindAndPlace among={machines} value={asked} onPick={(where) => onAsk({ ...asked, ...where })} />
-      <Box flex="0 1 {sizes.36}">
+      <Box flex={{ base: '1 1 {sizes.28}', md: '0 1 {sizes.36}' }}>
         <Select says="Order" value={asked.order} onPick={(order) => onAsk({ ...asked, order })} options={orders} />
       </Box>
     </Flex>
