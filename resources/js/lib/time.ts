@@ -46,6 +46,10 @@ export function due(date: string): string {
   return days < 14 ? `in ${days} days` : day(date);
 }
 
+/** In a line of its own: `due 14 Aug`, and `49 days overdue` where that is past. */
+export const dueLine = (when: string): string =>
+  when.endsWith(' over') ? `${when.slice(0, -' over'.length)} overdue` : `due ${when}`;
+
 export function duration(minutes: number): string {
   const hours = Math.floor(minutes / 60);
   if (hours >= 48) return `${Math.floor(hours / 24)} days`;

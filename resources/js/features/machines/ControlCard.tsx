@@ -7,7 +7,7 @@ import { MiniTape } from '../../components/MiniTape';
 import { Refusal } from '../../components/Refusal';
 import { bandText, lengthText, lengthUnit } from '../../lib/figures';
 import { useSignedIn } from '../../lib/signedIn';
-import { due, moment } from '../../lib/time';
+import { due, dueLine, moment } from '../../lib/time';
 import { MeterDialog } from './MeterDialog';
 import { useStartJob } from './useStartJob';
 
@@ -34,7 +34,7 @@ export const ControlCard = ({ machine, control, chosen, onChoose }: ControlCardP
           {control.job !== null
             ? 'in work'
             : control.due_on !== null
-              ? `due ${control.due_in ?? due(control.due_on)}`
+              ? dueLine(control.due_in ?? due(control.due_on))
               : ''}
         </Box>
       </Flex>

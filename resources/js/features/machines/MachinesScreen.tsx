@@ -14,7 +14,7 @@ import { Empty, Failure, Loading } from '../../components/States';
 import { alphabetical } from '../../lib/alphabetical';
 import { counted } from '../../lib/figures';
 import { useSignedIn } from '../../lib/signedIn';
-import { due } from '../../lib/time';
+import { due, dueLine } from '../../lib/time';
 import { NewMachine } from './NewMachine';
 
 /** So many rows are drawn at once; more when they are asked for. */
@@ -231,7 +231,7 @@ const MachineRow = ({ machine }: { machine: YardMachine }) => (
         fontWeight={machine.is_due ? 'bold' : 'normal'}
         color={machine.is_due ? 'ink' : 'soft'}
       >
-        {machine.due_on !== null && `due ${due(machine.due_on)}`}
+        {machine.due_on !== null && dueLine(due(machine.due_on))}
       </Box>
     </RowLink>
   </chakra.li>

@@ -1,7 +1,7 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import type { PracticeLessons } from '../../api/practice';
 import { Button, Sheet } from '../../components/Buttons';
-import { due } from '../../lib/time';
+import { due, dueLine } from '../../lib/time';
 import { type Begin, beginSays } from './useBegin';
 
 type Task = PracticeLessons['set'][number];
@@ -30,7 +30,7 @@ export const SetForMe = ({ set, begin }: { set: readonly Task[]; begin: Begin })
             <b>{one.title}</b>
             <Box color="soft">
               {one.group} · {one.help}
-              {one.due_on !== null && ` · due ${due(one.due_on)}`}
+              {one.due_on !== null && ` · ${dueLine(due(one.due_on))}`}
             </Box>
           </Box>
           {one.best !== null && <Box fontWeight="bold">{one.best} of 100</Box>}
