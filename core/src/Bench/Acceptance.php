@@ -211,9 +211,8 @@ final readonly class Acceptance
                     .self::poses($state->spec->conditions->poses).'.',
             );
         }
-        $isOfSecond = $state->second !== null && $reading->point === $state->run->secondPulls()?->point();
         if (
-            ! $isOfSecond
+            $state->readAt($reading->point) === $state
             && $state->run->couplings->at($reading->point) === null
             && $reading->point !== $state->spec->aim->point
         ) {
@@ -227,11 +226,12 @@ final readonly class Acceptance
     /** Stood by is what was asked about, or was left out of a mean. */
     private static function upheld(BenchState $state, ReadingUpheld $upheld): void
     {
-        foreach ([...$state->facts->readings->groups, ...$state->facts->second->readings->groups ?? []] as $group) {
-            $asked = $group->doubt === null ? $group->leftOut : $group->readings;
-            foreach ($asked as $reading) {
-                if ($reading->stamp->id === $upheld->reading) {
-                    return;
+        foreach ($state->cables() as $cable) {
+            foreach ($cable->facts->readings->groups as $group) {
+                foreach ($group->doubt === null ? $group->leftOut : $group->readings as $reading) {
+                    if ($reading->stamp->id === $upheld->reading) {
+                        return;
+                    }
                 }
             }
         }
@@ -241,8 +241,8 @@ final readonly class Acceptance
     private static function nothingFound(BenchState $state): void
     {
         $looks = array_filter(
-            [$state, $state->second],
-            static fn (?BenchState $one): bool => $one?->next()->isLookedFor() ?? false,
+            $state->cables(),
+            static fn (BenchState $one): bool => $one->next()->isLookedFor(),
         );
         if ($looks === []) {
             throw Refused::because(
@@ -253,10 +253,7 @@ final readonly class Acceptance
 
     private static function enough(BenchState $state, ReadEnough $enough): void
     {
-        $of = $state->second !== null && $enough->point === $state->run->secondPulls()?->point()
-            ? $state->second
-            : $state;
-        $verdict = $of->judgement->poses[$enough->pose->value] ?? null;
+        $verdict = $state->readAt($enough->point)->judgement->poses[$enough->pose->value] ?? null;
         if ($verdict === null || ! $verdict->mayBeLeft()) {
             throw Refused::because($verdict === null ? "The spec knows no figure for {$enough->pose->label()}."
                 : ($verdict->is(VerdictKind::Inside)

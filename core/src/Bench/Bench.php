@@ -8,10 +8,9 @@ use VividPull\Core\Cable\Run;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Facts\ChangedRun;
 use VividPull\Core\Facts\Replay;
-use VividPull\Core\Judging\Judging;
 use VividPull\Core\Log\Entry\Entry;
 use VividPull\Core\Log\Log;
-use VividPull\Core\Planning\Advice;
+use VividPull\Core\Planning\CableState;
 use VividPull\Core\Progress\StageProgress;
 use VividPull\Core\Spec\Spec;
 
@@ -25,41 +24,10 @@ final readonly class Bench
     {
         $facts = Replay::facts($spec, $run, $log);
         $run = ChangedRun::by($log, $run);
-        [$other, $otherRun] = [$spec->ofSecond(), $run->second()];
-        if ($other === null || $otherRun === null || $facts->second === null) {
-            $judgement = Judging::judge($spec, $run, $facts);
-            $advice = new Advice($spec, $run, $facts, $judgement);
+        $second = CableState::second($spec, $run, $facts);
+        $first = CableState::first($spec, $run, $facts, $second);
 
-            return new BenchState(
-                $spec,
-                $run,
-                $log,
-                $facts,
-                $judgement,
-                $advice,
-                StageProgress::of($spec, $run, $facts, $judgement, $advice),
-            );
-        }
-        $otherJudgement = Judging::judge($other, $otherRun, $facts->second);
-        $judgement = Judging::judge($spec, $run, $facts, $otherJudgement);
-        [$advice, $otherAdvice] = [
-            new Advice($spec, $run, $facts, $judgement),
-            new Advice($other, $otherRun, $facts->second, $otherJudgement),
-        ];
-        $progress = StageProgress::of($spec, $run, $facts, $judgement, $advice, $otherJudgement, $otherAdvice);
-        $second = new BenchState(
-            $other,
-            $otherRun,
-            $log,
-            $facts->second,
-            $otherJudgement,
-            $otherAdvice,
-            $progress,
-            null,
-            true,
-        );
-
-        return new BenchState($spec, $run, $log, $facts, $judgement, $advice, $progress, $second);
+        return new BenchState($first, $log, StageProgress::of($first, $second), $second);
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Bench;
 
+use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Facts\Facts;
 use VividPull\Core\Judging\EngagementState;
@@ -12,6 +13,7 @@ use VividPull\Core\Judging\WindowState;
 use VividPull\Core\Learning\Beliefs;
 use VividPull\Core\Log\Log;
 use VividPull\Core\Planning\Advice;
+use VividPull\Core\Planning\CableState;
 use VividPull\Core\Planning\GovernorAdvice;
 use VividPull\Core\Planning\PlanOutcome;
 use VividPull\Core\Progress\Progress;
@@ -22,29 +24,48 @@ use VividPull\Core\Spec\Spec;
 /** Everything there is to know about a job at one moment. Derived from its log, never stored. */
 final class BenchState
 {
+    public readonly Spec $spec;
+
+    public readonly Run $run;
+
+    public readonly Facts $facts;
+
+    public readonly Judgement $judgement;
+
+    public readonly Advice $advice;
+
+    /** The second cable, looked at by itself; null where there is none. */
+    public readonly ?self $second;
+
     private ?PlanOutcome $next = null;
 
     public function __construct(
-        public readonly Spec $spec,
-        public readonly Run $run,
+        public readonly CableState $cable,
         public readonly Log $log,
-        public readonly Facts $facts,
-        public readonly Judgement $judgement,
-        public readonly Advice $advice,
         public readonly Progress $progress,
-        /**
-         * The second cable, looked at by itself: the closing one of a push-pull pair, or the one behind a governor;
-         * null where there is none.
-         */
-        public readonly ?self $second = null,
-        /** Whether this is the second cable of a control. */
-        public readonly bool $isSecond = false,
-    ) {}
+        ?CableState $second,
+    ) {
+        [$this->spec, $this->run, $this->facts] = [$cable->spec, $cable->run, $cable->facts];
+        [$this->judgement, $this->advice] = [$cable->judgement, $cable->advice];
+        $this->second = $second === null ? null : new self($second, $log, $progress, null);
+    }
+
+    /** @return list<self> each cable looked at by itself */
+    public function cables(): array
+    {
+        return $this->second === null ? [$this] : [$this, $this->second];
+    }
+
+    /** The cable whose play is read there; the first where no other is. */
+    public function readAt(ReadingPoint $point): self
+    {
+        return $this->second?->cable->point() === $point ? $this->second : $this;
+    }
 
     /** What was learned of this cable. */
     public function beliefs(): Beliefs
     {
-        return $this->advice->beliefs();
+        return $this->cable->beliefs();
     }
 
     /** What to do next: the plan that is under way, and else what is advised by what stands now. */

@@ -60,7 +60,7 @@ final readonly class PlanUnderWay
     {
         $readings = $state->facts->readings;
 
-        return $state->isSecond
+        return $state->cable->isSecond
             || $state->facts->closed !== null
             || $last->doubt !== null
             || $readings->series !== $last->at->series

@@ -113,7 +113,7 @@ final readonly class ReplacingOrder
 
     private static function mustFit(BenchState $state): void
     {
-        $match = CableMatching::of($state->spec, $state->run, $state->facts, $state->judgement);
+        $match = CableMatching::of($state->cable, $state->second?->cable);
         if ($match?->verdict === MatchVerdict::DoesNotFit) {
             throw Refused::because(
                 "This cable does not fit: {$match->sentence} Write it down as the part that did not fit, and compare another.",

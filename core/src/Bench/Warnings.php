@@ -158,14 +158,13 @@ final readonly class Warnings
     private static function leftOut(BenchState $state): array
     {
         $warnings = [];
-        foreach ([
-            ...array_values($state->judgement->poseGroups),
-            ...array_values($state->second->judgement->poseGroups ?? []),
-        ] as $group) {
-            foreach ($group->leftOut as $reading) {
-                $warnings[] = "{$reading->entered} does not go with the other "
-                    .(count($group->readings) - count($group->leftOut))
-                    .' readings and is left out of their mean. If it is right, point at it in the log and say so.';
+        foreach ($state->cables() as $cable) {
+            foreach ($cable->judgement->poseGroups as $group) {
+                foreach ($group->leftOut as $reading) {
+                    $warnings[] = "{$reading->entered} does not go with the other "
+                        .(count($group->readings) - count($group->leftOut))
+                        .' readings and is left out of their mean. If it is right, point at it in the log and say so.';
+                }
             }
         }
 

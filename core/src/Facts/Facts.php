@@ -31,9 +31,25 @@ final readonly class Facts
         public ?StandingTag $tag,
         public ?Closed $closed,
         public Observations $observations,
-        /** The same of a second cable: its readings and its slack; null where there is none. */
-        public ?self $second,
+        /** Readings and slack of the second cable; null where there is none. */
+        private ?ReadingFacts $readingsOfSecond = null,
     ) {}
+
+    /** The same of the second cable: only what was read is its own. Null where there is none. */
+    public function ofSecond(): ?self
+    {
+        return $this->readingsOfSecond === null ? null : new self(
+            $this->standing,
+            $this->joined,
+            $this->adjusters,
+            $this->answers,
+            $this->chosen,
+            $this->readingsOfSecond,
+            $this->tag,
+            $this->closed,
+            $this->observations,
+        );
+    }
 
     public static function checkKey(string $key, ?string $pose): string
     {

@@ -424,28 +424,17 @@ final class Replay
     {
         $ranSince = $this->trials->ranSince();
 
-        return $this->factsOf(
-            $this->readings->facts($this->run, $ranSince),
-            $this->run->secondPulls() === null ? null : $this->factsOf(
-                $this->readings->factsOfSecond($ranSince),
-                null,
-            ),
-        );
-    }
-
-    private function factsOf(ReadingFacts $readings, ?Facts $second): Facts
-    {
         return new Facts(
             $this->log->opened->standing,
             $this->joined,
             $this->adjusters->facts(),
             $this->answers->facts($this->trials, $this->log),
             $this->choices->facts(),
-            $readings,
+            $this->readings->facts($this->run, $ranSince),
             $this->tag,
             $this->closed,
             $this->sightings->facts($this->trials, $this->readings->changedAt()),
-            $second,
+            $this->run->secondPulls() === null ? null : $this->readings->factsOfSecond($ranSince),
         );
     }
 }

@@ -14,6 +14,7 @@ use VividPull\Core\Log\Entry\Checked;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\Replacing;
 use VividPull\Core\Measurement\VerdictKind;
+use VividPull\Core\Planning\CableState;
 use VividPull\Core\Planning\MatchVerdict;
 use VividPull\Core\Planning\ProofEvidence;
 use VividPull\Core\Planning\TableAdviceKind;
@@ -36,12 +37,19 @@ use VividPull\Core\Spec\Spec;
  */
 final readonly class BesideItems
 {
-    public function __construct(
-        private Spec $spec,
-        private Run $run,
-        private Facts $facts,
-        private Judgement $judgement,
-    ) {}
+    private Spec $spec;
+
+    private Run $run;
+
+    private Facts $facts;
+
+    private Judgement $judgement;
+
+    public function __construct(private CableState $first, private ?CableState $second)
+    {
+        [$this->spec, $this->run, $this->facts] = [$first->spec, $first->run, $first->facts];
+        $this->judgement = $first->judgement;
+    }
 
     /** @return list<StageItem> before anything is changed */
     public function asFound(): array
@@ -339,12 +347,7 @@ final readonly class BesideItems
         }
         // One that does not fit is not drawn through: another is compared first.
         $again = ! $under->isOver
-            && CableMatching::of(
-                $this->spec,
-                $this->run,
-                $this->facts,
-                $this->judgement,
-            )?->verdict === MatchVerdict::DoesNotFit;
+            && CableMatching::of($this->first, $this->second)?->verdict === MatchVerdict::DoesNotFit;
         $items = array_map(
             fn (GuideStep $step): StageItem => $this->replacementStep(
                 $step,

@@ -8,15 +8,12 @@ use VividPull\Core\Cable\Cable;
 use VividPull\Core\Cable\CableComparison;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Facts\Facts;
-use VividPull\Core\Judging\Judgement;
-use VividPull\Core\Judging\Judging;
-use VividPull\Core\Learning\Learning;
 use VividPull\Core\Planning\CableMatch;
+use VividPull\Core\Planning\CableState;
 use VividPull\Core\Planning\ChosenMode;
 use VividPull\Core\Planning\Planner;
 use VividPull\Core\Planning\TakeUp;
 use VividPull\Core\Quantity\Steps;
-use VividPull\Core\Spec\Spec;
 use VividPull\Core\Spec\SpecBand;
 
 /** The cable match of a job: what the old cable was found with, and what this run's adjusters can take up. */
@@ -24,34 +21,19 @@ final readonly class CableMatching
 {
     private float $ratio;
 
-    private function __construct(
-        private Spec $spec,
-        private Run $run,
-        private Facts $facts,
-        private Judgement $judgement,
-    ) {
+    private function __construct(private CableState $cable)
+    {
         // What this job's own readings taught of the ratio counts, not only what it began with.
-        $this->ratio = $spec->aim === null ? 1.0 : exp(Learning::believe($spec, $run, $facts)->play->taught()->ln);
+        $this->ratio = $cable->spec->aim === null ? 1.0 : exp($cable->beliefs()->play->taught()->ln);
     }
 
-    /** Null until old and new were laid side by side. */
-    public static function of(Spec $spec, Run $run, Facts $facts, Judgement $judgement): ?CableMatch
+    /** Null until old and new were laid side by side; of a pair, of the cable that is replaced. */
+    public static function of(CableState $first, ?CableState $second): ?CableMatch
     {
-        $under = $facts->observations->replacing;
-        if ($under?->sizes === null) {
-            return null;
-        }
-        [$second, $ofSecond] = [$run->second(), $spec->ofSecond()];
-        if ($second !== null && $ofSecond !== null && $facts->second !== null && self::isSecond($run, $under->cable)) {
-            return (new self(
-                $ofSecond,
-                $second,
-                $facts->second,
-                Judging::judge($ofSecond, $second, $facts->second),
-            ))->match($under->sizes);
-        }
+        $under = $first->facts->observations->replacing;
+        $isSecond = $second !== null && self::isSecond($first->run, $under?->cable);
 
-        return (new self($spec, $run, $facts, $judgement))->match($under->sizes);
+        return $under?->sizes === null ? null : (new self($isSecond ? $second : $first))->match($under->sizes);
     }
 
     /** The run whose adjusters take up the new cable: of a pair, that of the cable which is replaced. */
@@ -76,15 +58,16 @@ final readonly class CableMatching
 
     private function match(CableComparison $sizes): CableMatch
     {
-        $takeUp = TakeUp::of($this->run);
-        $band = $this->spec->aim->band ?? SpecBand::between(0.0, null);
-        $target = ($this->spec->aim === null ? null : Planner::target($this->spec, $this->facts, $band))
+        $takeUp = TakeUp::of($this->cable->run);
+        $band = $this->cable->spec->aim->band ?? SpecBand::between(0.0, null);
+        $isRead = $this->cable->spec->aim !== null;
+        $target = ($isRead ? Planner::target($this->cable->spec, $this->cable->facts, $band) : null)
             ?? $band->floor() + 1.0;
 
         return CableMatch::of(
             $sizes,
             $this->oldSlackIn($takeUp),
-            $takeUp->unmeasured($this->facts->adjusters->home),
+            $takeUp->unmeasured($this->cable->facts->adjusters->home),
             $takeUp->whole,
             $takeUp->healthy,
             $takeUp->stretch,
@@ -100,13 +83,13 @@ final readonly class CableMatching
      */
     private function oldSlackIn(TakeUp $takeUp): ?array
     {
-        $found = $this->judgement->foundGroup;
+        $found = $this->cable->judgement->foundGroup;
 
         return $found === null
             || $found->isTaut()
-            || $this->spec->aim === null
-            || ! $found->isAt($this->spec->aim->point)
+            || $this->cable->spec->aim === null
+            || ! $found->isAt($this->cable->spec->aim->point)
             ? null
-            : $takeUp->slackIn($found->found->mean / $this->ratio, $this->facts->adjusters->home);
+            : $takeUp->slackIn($found->found->mean / $this->ratio, $this->cable->facts->adjusters->home);
     }
 }

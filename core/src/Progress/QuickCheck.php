@@ -4,15 +4,13 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Progress;
 
-use VividPull\Core\Facts\Facts;
 use VividPull\Core\Family\Families;
-use VividPull\Core\Judging\Judgement;
 use VividPull\Core\Log\Entry\Inspected;
 use VividPull\Core\Log\Finding;
 use VividPull\Core\Measurement\VerdictKind;
+use VividPull\Core\Planning\CableState;
 use VividPull\Core\Procedure\JobStage;
 use VividPull\Core\Procedure\Step;
-use VividPull\Core\Spec\Spec;
 
 /**
  * A check: the machine made safe, its play read as it stands, and that signed. It says that play is inside its band,
@@ -36,17 +34,16 @@ final readonly class QuickCheck
      *
      * @param  array<string, list<StageItem>>  $whole  what a whole job asks, by stage
      */
-    public static function of(Spec $spec, Facts $facts, Judgement $judgement, ?Judgement $second, array $whole): ?self
+    public static function of(CableState $first, ?CableState $second, array $whole): ?self
     {
-        if ($facts->chosen->isCheck === null) {
+        if ($first->facts->chosen->isCheck === null) {
             return null;
         }
-        $items = self::items($judgement, $second, $whole);
-
-        $family = Families::of($spec->family);
+        $items = self::items($first, $second, $whole);
+        $family = Families::of($first->spec->family);
         $says = array_map(static fn (Step $step): string => $step->label, [...$family->refit(), ...$family->closing()]);
 
-        return new self($items, self::over($spec, $facts, $judgement, $second, $items), $says);
+        return new self($items, self::over($first, $second, $items), $says);
     }
 
     public function isOn(): bool
@@ -77,7 +74,7 @@ final readonly class QuickCheck
      * @param  array<string, list<StageItem>>  $whole
      * @return array<string, list<StageItem>>
      */
-    private static function items(Judgement $judgement, ?Judgement $second, array $whole): array
+    private static function items(CableState $first, ?CableState $second, array $whole): array
     {
         $items = array_fill_keys(array_keys($whole), []);
         foreach (self::STAGES as $stage) {
@@ -86,9 +83,9 @@ final readonly class QuickCheck
                     continue;
                 }
                 // Of a reading it is not enough that it was made.
-                $of = $item->isSecond ? $second ?? $judgement : $judgement;
+                $of = $item->isSecond ? $second ?? $first : $first;
                 $items[$stage->value][] = $stage === JobStage::AsFound && $item->topic() === ItemTopic::Reading
-                    ? $item->doneOnlyIf($of->found->is(VerdictKind::Inside))
+                    ? $item->doneOnlyIf($of->judgement->found->is(VerdictKind::Inside))
                     : $item;
             }
         }
@@ -108,20 +105,16 @@ final readonly class QuickCheck
     }
 
     /** @param  array<string, list<StageItem>>  $items */
-    private static function over(
-        Spec $spec,
-        Facts $facts,
-        Judgement $judgement,
-        ?Judgement $second,
-        array $items,
-    ): ?string {
-        foreach ([$judgement, $second] as $of) {
+    private static function over(CableState $first, ?CableState $second, array $items): ?string
+    {
+        foreach ([$first->judgement, $second?->judgement] as $of) {
             foreach ($of === null ? [] : [$of->found, ...array_values($of->poses)] as $verdict) {
                 if ($verdict->kind->isOutside()) {
                     return "{$verdict->sentence}: it is a whole job now";
                 }
             }
         }
+        $facts = $first->facts;
         $isFailed = array_filter(
             array_merge(...array_values($items)),
             static fn (StageItem $item): bool => $item->failed,
@@ -132,7 +125,7 @@ final readonly class QuickCheck
         ) !== [];
 
         return match (true) {
-            $spec->aim === null => 'No play is read on this control: it is a whole job',
+            $first->spec->aim === null => 'No play is read on this control: it is a whole job',
             $facts->chosen->isCheck === false => 'It was gone on with as a whole job',
             $facts->tag !== null => "A tag stands ({$facts->tag->reason}): only a whole job lifts it",
             $facts->observations->symptoms !== [] => 'It was brought in with something that feels wrong: that takes a whole job',

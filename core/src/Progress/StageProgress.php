@@ -4,33 +4,26 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Progress;
 
-use VividPull\Core\Cable\Run;
 use VividPull\Core\Facts\Facts;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Judging\GateState;
 use VividPull\Core\Judging\GateStatus;
 use VividPull\Core\Judging\Judgement;
 use VividPull\Core\Measurement\VerdictKind;
-use VividPull\Core\Planning\Advice;
+use VividPull\Core\Planning\CableState;
 use VividPull\Core\Procedure\JobStage;
 use VividPull\Core\Spec\Spec;
 
 /** Stage, what is missing, and how the job may end. */
 final readonly class StageProgress
 {
-    /** @param  Judgement|null  $second  of a second cable, with what is advised on it */
-    public static function of(
-        Spec $spec,
-        Run $run,
-        Facts $facts,
-        Judgement $judgement,
-        Advice $advice,
-        ?Judgement $second = null,
-        ?Advice $secondAdvice = null,
-    ): Progress {
-        $asking = new StageItems($spec, $run, $facts, $judgement, $advice, $second, $secondAdvice);
+    /** @param  CableState|null  $second  of a control with two cables that are read */
+    public static function of(CableState $first, ?CableState $second): Progress
+    {
+        [$spec, $facts, $judgement] = [$first->spec, $first->facts, $first->judgement];
+        $asking = new StageItems($first, $second);
         $whole = $asking->all();
-        $check = QuickCheck::of($spec, $facts, $judgement, $second, $whole);
+        $check = QuickCheck::of($first, $second, $whole);
         $items = $check?->isOn() === true ? $check->items : $whole;
         $missing = self::missing($whole, false);
         $gates = array_map(
@@ -44,7 +37,7 @@ final readonly class StageProgress
             array_values(array_unique([
                 ...$gates,
                 ...self::tagStands($facts),
-                ...self::byChoiceStands($spec, $facts, $judgement, $second),
+                ...self::byChoiceStands($first, $second),
                 ...$missing,
             ])),
             array_values(array_unique([
@@ -161,13 +154,14 @@ final readonly class StageProgress
      *
      * @return list<string>
      */
-    private static function byChoiceStands(Spec $spec, Facts $facts, Judgement $judgement, ?Judgement $second): array
+    private static function byChoiceStands(CableState $first, ?CableState $second): array
     {
-        $isRight = ($spec->aim === null || $judgement->now->is(VerdictKind::Inside))
-            && ($second === null || $second->now->is(VerdictKind::Inside))
-            && ($judgement->table === null || $judgement->table->isSet());
+        $table = $first->judgement->table;
+        $isRight = ($first->spec->aim === null || $first->judgement->now->is(VerdictKind::Inside))
+            && ($second === null || $second->judgement->now->is(VerdictKind::Inside))
+            && ($table === null || $table->isSet());
 
-        return $facts->chosen->byChoice !== null && ! $isRight
+        return $first->facts->chosen->byChoice !== null && ! $isRight
             ? ['It is left outside by choice: close it as that.']
             : [];
     }

@@ -356,7 +356,7 @@ final readonly class BesideCodec
     private function replacing(): ?array
     {
         $under = $this->state->facts->observations->replacing;
-        $match = CableMatching::of($this->state->spec, $this->state->run, $this->state->facts, $this->state->judgement);
+        $match = CableMatching::of($this->state->cable, $this->state->second?->cable);
 
         return $under === null ? null : [
             'reason' => implode(

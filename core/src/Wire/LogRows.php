@@ -35,9 +35,9 @@ final readonly class LogRows
         $lasts = [];
         $changes = [];
         $asked = [];
-        foreach ([$state->facts->readings->groups, $state->facts->second->readings->groups ?? []] as $groups) {
+        foreach ($state->cables() as $cable) {
             $before = null;
-            foreach ($groups as $group) {
+            foreach ($cable->facts->readings->groups as $group) {
                 $id = $group->last()->stamp->id;
                 $lasts[$id] = $group;
                 foreach ($group->doubt === null ? $group->leftOut : [$group->doubt->reading] as $reading) {
@@ -97,9 +97,7 @@ final readonly class LogRows
 
     private function says(ReadingGroup $group): string
     {
-        $state = $this->state->second !== null && $group->first()->point === $this->state->run->secondPulls()?->point()
-            ? $this->state->second
-            : $this->state;
+        $state = $this->state->readAt($group->first()->point);
         $judgement = $state->judgement;
         $isFound = $judgement->foundGroup?->last()->stamp->id === $group->last()->stamp->id;
 

@@ -43,7 +43,7 @@ final class PushPullTest extends TestCase
         $job->adjuster = 'return';
         $job->line('-1t', 'in_band:second');
         self::assertSame(0.0, $job->state->facts->readings->slack);
-        self::assertSame(1.0, $job->state->facts->second?->readings->slack);
+        self::assertSame(1.0, $job->state->second?->facts->readings->slack);
         self::assertEqualsWithDelta(7.5, $job->state->beliefs()->play->expected(0.0), 1e-9);
         self::assertEqualsWithDelta(2 + 1.4, self::closing($job)->beliefs()->play->expected(0.0), 0.1);
         self::assertSame('unread', $job->state->judgement->now->kind->value, 'on one drum, both are read again');

@@ -128,12 +128,7 @@ final class CasesTest extends TestCase
         // not six.
         $state = self::job('cable-match-after-learning');
         self::assertEqualsWithDelta(8.0, $state->beliefs()->play->ratio(), 0.3);
-        $match = \VividPull\Core\Progress\CableMatching::of(
-            $state->spec,
-            $state->run,
-            $state->facts,
-            $state->judgement,
-        );
+        $match = \VividPull\Core\Progress\CableMatching::of($state->cable, null);
         self::assertEqualsWithDelta(20.17 / 7.94 + 4 * 1.25 + 4 * 1.25 - 4.0, $match?->slackIn, 0.2);
     }
 
