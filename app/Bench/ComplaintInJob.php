@@ -12,7 +12,10 @@ use Illuminate\Support\Str;
 use VividPull\Core\Diagnosis\Check;
 use VividPull\Core\Diagnosis\JobAnswer;
 use VividPull\Core\Errors\Refused;
-use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Log\Draft;
+use VividPull\Core\Log\Entry\Complained;
+use VividPull\Core\Log\Entry\Joined;
+use VividPull\Core\Log\Entry\Voided;
 use VividPull\Core\Procedure\Symptom;
 
 /**
@@ -37,8 +40,7 @@ final readonly class ComplaintInJob
             $this->job,
             $by,
             (string) Str::uuid7($now),
-            EntryKind::Complaint,
-            ['symptoms' => array_map(static fn (Symptom $one): string => $one->value, $symptoms)],
+            Complained::draft($symptoms),
             $now,
         );
     }
@@ -56,8 +58,8 @@ final readonly class ComplaintInJob
         }
         $joining = isset($state->facts->joined[$by->person()->id])
             ? []
-            : [[(string) Str::uuid7($now), EntryKind::Joined, []]];
-        $this->asFarAsItGoes([...$joining, [$id, $said->kind, $said->body]], $by, $now);
+            : [[(string) Str::uuid7($now), Joined::draft()]];
+        $this->asFarAsItGoes([...$joining, [$id, $said]], $by, $now);
     }
 
     /** @param  string  $answer  id of the answer that is taken back */
@@ -67,8 +69,7 @@ final readonly class ComplaintInJob
             $this->asFarAsItGoes(
                 [[
                     (string) Str::uuid7($now),
-                    EntryKind::Void,
-                    ['entry' => $answer, 'reason' => 'Taken back where its cause is looked for'],
+                    Voided::draft($answer, 'Taken back where its cause is looked for'),
                 ]],
                 $by,
                 $now,
@@ -76,12 +77,12 @@ final readonly class ComplaintInJob
         }
     }
 
-    /** @param  list<array{string, EntryKind, array<string, mixed>}>  $entries  id, kind and body of each */
+    /** @param  list<array{string, Draft}>  $entries  each with its id */
     private function asFarAsItGoes(array $entries, User $by, CarbonImmutable $now): void
     {
         try {
-            foreach ($entries as [$id, $kind, $body]) {
-                $this->journal->add($this->job, $by, $id, $kind, $body, $now);
+            foreach ($entries as [$id, $draft]) {
+                $this->journal->add($this->job, $by, $id, $draft, $now);
             }
         } catch (Refused) {
             // It stands with the complaint, and is evidence there.

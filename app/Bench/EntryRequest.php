@@ -4,12 +4,21 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use Carbon\CarbonImmutable;
+use VividPull\Core\Bench\Amending;
+use VividPull\Core\Bench\BenchLine;
+use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Bench\Shown;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Errors\BadFile;
+use VividPull\Core\Errors\CoreError;
+use VividPull\Core\Errors\Refused;
 use VividPull\Core\Input\Node;
+use VividPull\Core\Log\Draft;
 use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Log\Person;
+use VividPull\Core\Log\Stamp;
 use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Quantity\Unit;
 use VividPull\Core\Wire\EntryCodec;
@@ -64,6 +73,48 @@ final readonly class EntryRequest
                     is_array($node->value) ? array_diff_key($node->value, ['by' => true]) : $node->value,
                 ),
             ),
+        );
+    }
+
+    /**
+     * What it means on this job.
+     *
+     * @throws CoreError If it means nothing there.
+     */
+    public function draft(BenchState $state, Person $by): Draft
+    {
+        if ($this->kind === null || $this->body === null) {
+            return BenchLine::read($this->line ?? '', $this->shown, $state, $by);
+        }
+        if ($this->kind === EntryKind::Amend && $this->body->has('line')) {
+            $said = $this->body->object(['entry', 'line', 'reason']);
+
+            return Amending::read(
+                $said->at('line')->string(500),
+                $said->at('entry')->string(40),
+                $said->at('reason')->string(500),
+                $state,
+                $by,
+            );
+        }
+
+        return new Draft(
+            $this->kind,
+            is_array($this->body->value)
+                ? $this->body->value
+                : throw Refused::because('The body of an entry is an object.'),
+        );
+    }
+
+    public function stamp(Person $by, CarbonImmutable $now): Stamp
+    {
+        return new Stamp(
+            $this->id,
+            $this->at,
+            $by,
+            $this->after,
+            $this->line,
+            $now->utc()->format('Y-m-d\TH:i:s.vP'),
         );
     }
 

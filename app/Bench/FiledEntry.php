@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
-use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Log\Draft;
 use VividPull\Core\Log\Person;
 use VividPull\Core\Log\Role;
 use VividPull\Core\Log\Stamp;
@@ -12,13 +12,11 @@ use VividPull\Core\Log\Stamp;
 /** An entry that comes from a file, with its place in the log: said by whom the file names. */
 final readonly class FiledEntry
 {
-    /** @param  array<string, mixed>  $body */
     public function __construct(
         public string $visit,
         public int $seq,
         public string $job,
-        public EntryKind $kind,
-        public array $body,
+        public Draft $draft,
         public Stamp $stamp,
     ) {}
 

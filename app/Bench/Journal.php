@@ -12,15 +12,12 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
-use VividPull\Core\Bench\Amending;
 use VividPull\Core\Bench\Bench;
-use VividPull\Core\Bench\BenchLine;
 use VividPull\Core\Bench\BenchState;
-use VividPull\Core\Bench\Draft;
 use VividPull\Core\Bench\RunsTheMachine;
 use VividPull\Core\Errors\CoreError;
 use VividPull\Core\Errors\Refused;
-use VividPull\Core\Input\Node;
+use VividPull\Core\Log\Draft;
 use VividPull\Core\Log\Entry\Amended;
 use VividPull\Core\Log\Entry\Closed;
 use VividPull\Core\Log\Entry\Entry;
@@ -92,35 +89,26 @@ final readonly class Journal
         if ($this->isRepeat($rows, $request)) {
             return $state;
         }
-        [$kind, $body] = $this->resolve($request, $state, $by);
-        if (isset(self::OWN[$kind->value])) {
-            throw Refused::because(self::OWN[$kind->value]);
+        $draft = $request->draft($state, $by);
+        if (isset(self::OWN[$draft->kind->value])) {
+            throw Refused::because(self::OWN[$draft->kind->value]);
         }
-        if (in_array($kind, self::SIGNED, true)) {
+        if (in_array($draft->kind, self::SIGNED, true)) {
             self::mustHaveSeen($rows, $job->id, $request->after, $by);
         }
-        $stamp = new Stamp(
-            $request->id,
-            $request->at,
-            $by,
-            $request->after,
-            $request->line,
-            $now->utc()->format('Y-m-d\TH:i:s.vP'),
-        );
+        $stamp = $request->stamp($by, $now);
 
-        return $this->put($job, $rows, $state, $kind, $body, $stamp, $userId, $request->digest, $now, $device);
+        return $this->put($job, $rows, $state, $draft, $stamp, $userId, $request->digest, $now, $device);
     }
 
     /**
      * What follows in the job from something said elsewhere.
      *
-     * @param  array<string, mixed>  $body
-     *
      * @throws CoreError If the core refuses the entry.
      */
-    public function add(JobHead $job, User $user, string $id, EntryKind $kind, array $body, CarbonImmutable $now): void
+    public function add(JobHead $job, User $user, string $id, Draft $draft, CarbonImmutable $now): void
     {
-        DB::transaction(function () use ($job, $user, $id, $kind, $body, $now): void {
+        DB::transaction(function () use ($job, $user, $id, $draft, $now): void {
             DB::table('visits')->where('id', $job->visit)->lockForUpdate()->first(['id']);
             $rows = StoredEntry::ofVisit($job->visit);
             $stamp = new Stamp(
@@ -133,45 +121,40 @@ final readonly class Journal
                 $job,
                 $rows,
                 JobLog::fromVisit($job->id, $job->frame, $rows)->replay(),
-                $kind,
-                $body,
+                $draft,
                 $stamp,
                 $user->id,
-                hash('sha256', (string) json_encode($body)),
+                hash('sha256', (string) json_encode($draft->body)),
                 $now,
                 null,
             );
         });
     }
 
-    /**
-     * @param  Collection<int, StoredEntry>  $rows
-     * @param  array<string, mixed>  $body
-     */
+    /** @param  Collection<int, StoredEntry>  $rows */
     private function put(
         JobHead $job,
         Collection $rows,
         BenchState $state,
-        EntryKind $kind,
-        array $body,
+        Draft $draft,
         Stamp $stamp,
         int $userId,
         string $digest,
         CarbonImmutable $now,
         ?string $device,
     ): BenchState {
-        $entry = (new EntryCodec($state->run))->entry($kind, Node::of($body, '$.body'), $stamp);
+        $entry = (new EntryCodec($state->run))->drafted($draft, $stamp);
         self::mustHold($job, $rows, $state, $entry);
         $after = Bench::accept($state, $entry);
         // What is kept is said in millimetres, whoever signs it.
         $kept = $entry instanceof Closed
             ? Spoken::kept(static fn (): BenchState => JobLog::fromVisit($job->id, $job->frame, $rows)->replay())
             : null;
-        $body = $kept === null
-            ? $body
-            : ['record' => Spoken::kept(static fn (): array => ClosingRecord::of($kept))] + $body;
+        $signed = $kept === null
+            ? $draft
+            : Closed::recording($draft, Spoken::kept(static fn (): array => ClosingRecord::of($kept)));
         $of = self::isVisitWide($entry, $rows) ? null : $job->id;
-        EntryRow::write(Link::behind($job->visit, $rows), $of, $kind, $body, $stamp, $userId, $digest, $now, $device);
+        EntryRow::write(Link::behind($job->visit, $rows), $of, $signed, $stamp, $userId, $digest, $now, $device);
         if ($kept !== null) {
             Spoken::kept(static fn () => Closing::of($job, $entry, Bench::accept($kept, $entry), $now));
         }
@@ -206,27 +189,6 @@ final readonly class Journal
         }
     }
 
-    /** @return array{EntryKind, array<string, mixed>} */
-    private function resolve(EntryRequest $request, BenchState $state, Person $by): array
-    {
-        $body = $request->body;
-        if (
-            $request->kind !== null
-            && $body !== null
-            && ! ($request->kind === EntryKind::Amend && $body->has('line'))
-        ) {
-            return [
-                $request->kind,
-                is_array($body->value) ? $body->value : throw Refused::because('The body of an entry is an object.'),
-            ];
-        }
-        $draft = $request->kind === null || $body === null
-            ? BenchLine::read($request->line ?? '', $request->shown, $state, $by)
-            : self::amendment($body->object(['entry', 'line', 'reason']), $state, $by);
-
-        return [$draft->kind, $draft->body];
-    }
-
     /**
      * Whoever signs has seen everything that somebody else wrote before.
      *
@@ -255,18 +217,6 @@ final readonly class Journal
     private static function find(Collection $rows, string $id): ?StoredEntry
     {
         return $rows->first(static fn (StoredEntry $row): bool => $row->id === $id);
-    }
-
-    /** What an entry should have said, typed as a line. */
-    private static function amendment(Node $body, BenchState $state, Person $by): Draft
-    {
-        return Amending::read(
-            $body->at('line')->string(500),
-            $body->at('entry')->string(40),
-            $body->at('reason')->string(500),
-            $state,
-            $by,
-        );
     }
 
     /** @param  Collection<int, StoredEntry>  $rows */

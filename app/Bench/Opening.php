@@ -19,6 +19,9 @@ use Illuminate\Support\Str;
 use VividPull\Core\Cable\Part;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Log\ControlDrift;
+use VividPull\Core\Log\Draft;
+use VividPull\Core\Log\Entry\Noted;
+use VividPull\Core\Log\Entry\Opened;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\Stamp;
 use VividPull\Core\Quantity\Spoken;
@@ -118,16 +121,16 @@ final readonly class Opening
             'usage_reading' => $control->machine->usage(),
             'opened_at' => $now,
         ]);
-        $opened = ['control' => "{$control->machine->tag} {$control->name}", 'standing' => $this->standing($control)];
-        $this->entry($job, $user, EntryKind::Opened, $opened + ($isCheck ? ['check' => true] : []), $now);
+        $named = "{$control->machine->tag} {$control->name}";
+        $this->entry($job, $user, Opened::draft($named, $this->standing($control), $isCheck), $now);
         if ($corrects !== null) {
             $said = "Corrects the job closed {$corrects->closed_at?->toDateString()}: {$why}";
-            $this->entry($job, $user, EntryKind::Note, ['text' => $said], $now);
+            $this->entry($job, $user, Noted::draft($said), $now);
             $about = ['job' => $job->id, 'corrects' => $corrects->id, 'why' => $why];
-            Audit::note($user, 'job corrected', "{$control->machine->tag} {$control->name}", $about);
+            Audit::note($user, 'job corrected', $named, $about);
         }
         foreach ([...Intakes::takeUp($control, $job->id, $user, $now), ...Complaints::said($control)] as $said) {
-            $this->entry($job, $user, EntryKind::Note, ['text' => mb_substr($said, 0, 500)], $now);
+            $this->entry($job, $user, Noted::draft(mb_substr($said, 0, 500)), $now);
         }
 
         return $job;
@@ -146,18 +149,16 @@ final readonly class Opening
         return Visit::query()->lockForUpdate()->findOrFail($visit->id);
     }
 
-    /** @param  array<string, mixed>  $body */
-    private function entry(ControlJob $job, User $user, EntryKind $kind, array $body, CarbonImmutable $now): void
+    private function entry(ControlJob $job, User $user, Draft $draft, CarbonImmutable $now): void
     {
         $stamp = new Stamp((string) Str::uuid7($now), $now->toIso8601String(), $user->person());
         EntryRow::write(
             Link::next($job->visit_id),
             $job->id,
-            $kind,
-            $body,
+            $draft,
             $stamp,
             $user->id,
-            hash('sha256', (string) json_encode($body)),
+            hash('sha256', (string) json_encode($draft->body)),
             $now,
         );
     }

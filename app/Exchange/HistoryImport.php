@@ -20,6 +20,9 @@ use Illuminate\Support\Facades\DB;
 use Ramsey\Uuid\Uuid;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Judging\Rejudged;
+use VividPull\Core\Log\Draft;
+use VividPull\Core\Log\Entry\Closed;
+use VividPull\Core\Log\Entry\Opened;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Measurement\KeptReading;
 use VividPull\Core\Spec\DecisionRule;
@@ -134,26 +137,24 @@ final class HistoryImport implements LineImport
     /**
      * Each job is opened and closed; nothing is known of what lay between.
      *
-     * @param  array<string, mixed>  $closing
      * @return list<FiledEntry>
      */
-    private function entries(HistoryRow $line, string $visit, CarbonImmutable $at, array $closing): array
+    private function entries(HistoryRow $line, string $visit, CarbonImmutable $at, Draft $closing): array
     {
-        $opening = ['control' => "{$line->machine} {$line->control}", 'standing' => ['shelf' => $this->shelf()]];
-        $filed = static fn (int $seq, EntryKind $kind, array $body): FiledEntry => new FiledEntry(
+        $opening = Opened::draft("{$line->machine} {$line->control}", ['shelf' => $this->shelf()]);
+        $filed = static fn (int $seq, Draft $draft): FiledEntry => new FiledEntry(
             $visit,
             $seq,
             $line->job,
-            $kind,
-            $body,
+            $draft,
             FiledEntry::stamp(
-                Uuid::uuid5($line->job, $kind->value)->toString(),
+                Uuid::uuid5($line->job, $draft->kind->value)->toString(),
                 $at->toIso8601String(),
                 $line->signedBy,
             ),
         );
 
-        return [$filed(1, EntryKind::Opened, $opening), $filed(Link::FILED_CLOSING, EntryKind::Closed, $closing)];
+        return [$filed(1, $opening), $filed(Link::FILED_CLOSING, $closing)];
     }
 
     /** The lists and the due dates follow from what is the newest now. */
@@ -230,26 +231,21 @@ final class HistoryImport implements LineImport
 
     /**
      * @param  array{say: string, source: string, point: string|null, band: SpecBand|null, rule: DecisionRule}  $control
-     * @return array<string, mixed>
      */
-    private function closing(HistoryRow $line, array $control): array
+    private function closing(HistoryRow $line, array $control): Draft
     {
-        return [
-            'record' => [
-                'engine' => ImportedRecord::HISTORY,
-                'point' => $line->point->value ?? $control['point'],
-                'spec' => $control['say'],
-                'source' => $control['source'],
-                'found' => self::reading($line->found, $line->foundU, $line, $control),
-                'left' => self::reading($line->left, $line->leftU, $line, $control),
-                'given_before_mm' => $line->given,
-                'parts' => array_map(static fn ($part): string => $part->value, $line->parts),
-                'by_choice' => $line->outcome->value === 'by_choice' ? $line->reason : null,
-                'tag' => $line->outcome->value === 'tagged' ? $line->reason : null,
-            ],
-            'outcome' => $line->outcome->value,
-            ...($line->nextCheck === null ? [] : ['next_check' => $line->nextCheck]),
-        ];
+        return Closed::recording(Closed::draft($line->outcome, $line->nextCheck), [
+            'engine' => ImportedRecord::HISTORY,
+            'point' => $line->point->value ?? $control['point'],
+            'spec' => $control['say'],
+            'source' => $control['source'],
+            'found' => self::reading($line->found, $line->foundU, $line, $control),
+            'left' => self::reading($line->left, $line->leftU, $line, $control),
+            'given_before_mm' => $line->given,
+            'parts' => array_map(static fn ($part): string => $part->value, $line->parts),
+            'by_choice' => $line->outcome->value === 'by_choice' ? $line->reason : null,
+            'tag' => $line->outcome->value === 'tagged' ? $line->reason : null,
+        ]);
     }
 
     /**

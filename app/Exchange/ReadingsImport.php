@@ -19,7 +19,10 @@ use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Errors\CoreError;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Input\Node;
+use VividPull\Core\Log\Draft;
+use VividPull\Core\Log\Entry\Amended;
 use VividPull\Core\Log\Entry\ReadingTaken;
+use VividPull\Core\Log\Entry\Voided;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\Log;
 use VividPull\Core\Log\Stamp;
@@ -113,13 +116,12 @@ final class ReadingsImport implements LineImport
         foreach ($taken as $line) {
             assert($line instanceof ReadingRow);
             $visit = (string) $visits[$line->job];
-            foreach (self::entries($line) as [$id, $kind, $body]) {
+            foreach (self::entries($line) as [$id, $draft]) {
                 $entries[] = new FiledEntry(
                     $visit,
                     ++$last[$visit],
                     $line->job,
-                    $kind,
-                    $body,
+                    $draft,
                     FiledEntry::stamp($id, $line->at, $line->by),
                 );
             }
@@ -127,21 +129,18 @@ final class ReadingsImport implements LineImport
         EntryRow::file($entries, $this->by->id, CarbonImmutable::now());
     }
 
-    /** @return list<array{string, EntryKind, array<string, mixed>}> the reading, and what became of it */
+    /** @return list<array{string, Draft}> the reading, and what became of it, each with its id */
     private static function entries(ReadingRow $line): array
     {
-        $entries = [[$line->id, EntryKind::Reading, $line->body]];
+        $reading = new Draft(EntryKind::Reading, $line->body);
+        $entries = [[$line->id, $reading]];
         if ($line->putRight) {
-            $entries[] = [self::later($line, EntryKind::Amend), EntryKind::Amend, [
-                'entry' => $line->id,
-                'kind' => EntryKind::Reading->value,
-                'body' => $line->body,
-                'reason' => 'Put right before it came in',
-            ]];
+            $amended = Amended::draft($line->id, $reading, 'Put right before it came in');
+            $entries[] = [self::later($line, EntryKind::Amend), $amended];
         }
         if ($line->takenBack) {
-            $taken = ['entry' => $line->id, 'reason' => 'Taken back before it came in'];
-            $entries[] = [self::later($line, EntryKind::Void), EntryKind::Void, $taken];
+            $voided = Voided::draft($line->id, 'Taken back before it came in');
+            $entries[] = [self::later($line, EntryKind::Void), $voided];
         }
 
         return $entries;

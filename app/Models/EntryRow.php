@@ -12,7 +12,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;
 use LogicException;
 use VividPull\Core\Log\ClosingOutcome;
-use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Log\Draft;
 use VividPull\Core\Log\Stamp;
 use VividPull\Core\Wire\SignedRecord;
 
@@ -49,7 +49,6 @@ final class EntryRow extends Model
     protected $keyType = 'string';
 
     /**
-     * @param  array<string, mixed>  $body
      * @param  string|null  $job  null for what belongs to the whole visit
      * @param  string|null  $device  the one it was written on; null for what the server or a file wrote
      * @param  string  $digest  of what was sent, to tell a repeat from another entry under its id
@@ -57,15 +56,14 @@ final class EntryRow extends Model
     public static function write(
         Link $place,
         ?string $job,
-        EntryKind $kind,
-        array $body,
+        Draft $draft,
         Stamp $stamp,
         int $userId,
         string $digest,
         CarbonImmutable $now,
         ?string $device = null,
     ): void {
-        $row = self::row($place->visit, $place->seq, $job, $kind, $body, $stamp, $now)
+        $row = self::row($place->visit, $place->seq, $job, $draft, $stamp, $now)
             + ['user_id' => $userId, 'digest' => $digest, 'device' => $device];
         // Straight, so that what lies in the table is to the letter what was chained, and no model is begun for it.
         DB::table('entries')->insert($row + ['chain' => Link::of($place->before, $row)]);
@@ -82,7 +80,7 @@ final class EntryRow extends Model
         $begun = DB::table('entries')->whereIn('visit_id', $visits)->distinct()->pluck('visit_id')->flip();
         [$rows, $chains] = [[], []];
         foreach ($entries as $one) {
-            $row = self::row($one->visit, $one->seq, $one->job, $one->kind, $one->body, $one->stamp, $now);
+            $row = self::row($one->visit, $one->seq, $one->job, $one->draft, $one->stamp, $now);
             $chains[$one->visit] = $begun->has($one->visit)
                 ? null
                 : Link::of($chains[$one->visit] ?? Link::NOTHING, $row);
@@ -99,15 +97,13 @@ final class EntryRow extends Model
     }
 
     /**
-     * @param  array<string, mixed>  $body
      * @return array{body: string, ...<string, string|int|null>} columns as they lie in the table
      */
     private static function row(
         string $visit,
         int $seq,
         ?string $job,
-        EntryKind $kind,
-        array $body,
+        Draft $draft,
         Stamp $stamp,
         CarbonImmutable $now,
     ): array {
@@ -116,8 +112,8 @@ final class EntryRow extends Model
             'visit_id' => $visit,
             'seq' => $seq,
             'job_id' => $job,
-            'kind' => $kind->value,
-            'body' => json_encode($body, JSON_THROW_ON_ERROR),
+            'kind' => $draft->kind->value,
+            'body' => json_encode($draft->body, JSON_THROW_ON_ERROR),
             'line' => $stamp->line,
             'at' => $stamp->at,
             'at_utc' => CarbonImmutable::parse($stamp->at)->utc()->format(self::INSTANT),

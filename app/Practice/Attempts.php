@@ -13,10 +13,6 @@ use App\Refusals\Forbidden;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use stdClass;
-use VividPull\Core\Bench\Amending;
-use VividPull\Core\Bench\BenchLine;
-use VividPull\Core\Bench\BenchState;
-use VividPull\Core\Bench\Draft;
 use VividPull\Core\Errors\CoreError;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Input\Node;
@@ -86,20 +82,10 @@ final readonly class Attempts
     public static function write(PracticeAttempt $row, EntryRequest $request, CarbonImmutable $now): Attempt
     {
         $write = static function (Attempt $attempt) use ($request, $row, $now): array {
-            $draft = self::draft($request, $attempt->job(), self::person($row));
-            $stamp = new Stamp(
-                $request->id,
-                $request->at,
-                self::person($row),
-                $request->after,
-                $request->line,
-                $now->utc()->format('Y-m-d\TH:i:s.vP'),
-            );
-            $attempt->write((new EntryCodec($attempt->job()->run))->entry(
-                $draft->kind,
-                Node::of($draft->body, '$.body'),
-                $stamp,
-            ));
+            $by = self::person($row);
+            $draft = $request->draft($attempt->job(), $by);
+            $codec = new EntryCodec($attempt->job()->run);
+            $attempt->write($codec->drafted($draft, $request->stamp($by, $now)));
 
             return [
                 'kind' => $draft->kind->value,
@@ -225,29 +211,5 @@ final readonly class Attempts
     public static function person(PracticeAttempt $row): Person
     {
         return new Person($row->user->login, $row->user->name, Role::Technician);
-    }
-
-    private static function draft(EntryRequest $request, BenchState $state, Person $by): Draft
-    {
-        $body = $request->body;
-        if ($request->kind === null || $body === null) {
-            return BenchLine::read($request->line ?? '', $request->shown, $state, $by);
-        }
-        if ($request->kind === EntryKind::Amend && $body->has('line')) {
-            $body->object(['entry', 'line', 'reason']);
-
-            return Amending::read(
-                $body->at('line')->string(500),
-                $body->at('entry')->string(40),
-                $body->at('reason')->string(500),
-                $state,
-                $by,
-            );
-        }
-
-        return new Draft(
-            $request->kind,
-            is_array($body->value) ? $body->value : throw Refused::because('The body of an entry is an object.'),
-        );
     }
 }

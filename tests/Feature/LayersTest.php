@@ -38,6 +38,17 @@ final class LayersTest extends TestCase
         self::assertSame([], $upward);
     }
 
+    public function test_the_body_of_an_entry_is_made_by_its_own_class_alone(): void
+    {
+        $made = [];
+        foreach (Finder::create()->files()->name('*.php')->in(self::SRC) as $file) {
+            if (str_contains($file->getContents(), 'new Draft(')) {
+                $made[] = $file->getRelativePath();
+            }
+        }
+        self::assertSame(['Log/Entry'], array_values(array_unique($made)));
+    }
+
     /** @return list<string> */
     private static function namedBy(string $folder): array
     {

@@ -6,6 +6,8 @@ namespace VividPull\Core\Bench;
 
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Facts\Facts;
+use VividPull\Core\Log\Draft;
+use VividPull\Core\Log\Entry\Amended;
 use VividPull\Core\Log\Entry\Checked;
 use VividPull\Core\Log\Entry\ConditionNoted;
 use VividPull\Core\Log\Entry\Entry;
@@ -15,7 +17,6 @@ use VividPull\Core\Log\Entry\Moved;
 use VividPull\Core\Log\Entry\OutcomeSeen;
 use VividPull\Core\Log\Entry\ReadingTaken;
 use VividPull\Core\Log\Entry\ThreadNoted;
-use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\Person;
 use VividPull\Core\Quantity\NotUnderstood;
 
@@ -41,15 +42,8 @@ final readonly class Amending
                 "That line would be a {$becomes->kind->value}, and the entry is a {$entry->kind()->value}. Take it back and log it anew.",
             );
         }
-        $body = $entry instanceof ReadingTaken
-            ? array_filter(['engine' => $entry->engine?->value, 'wheels' => $entry->wheels?->value])
-                + array_diff_key($becomes->body, ['engine' => true, 'wheels' => true])
-            : $becomes->body;
 
-        return new Draft(
-            EntryKind::Amend,
-            ['entry' => $id, 'kind' => $becomes->kind->value, 'body' => $body, 'reason' => $reason],
-        );
+        return Amended::draft($id, $entry instanceof ReadingTaken ? $entry->saidAnew($becomes) : $becomes, $reason);
     }
 
     private static function shown(Entry $entry): Shown

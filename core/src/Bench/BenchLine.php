@@ -9,8 +9,21 @@ use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\ThreadedAdjuster;
 use VividPull\Core\Errors\Quoted;
-use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Log\Draft;
+use VividPull\Core\Log\Entry\AllConfirmed;
+use VividPull\Core\Log\Entry\ConditionNoted;
+use VividPull\Core\Log\Entry\HandMeasured;
+use VividPull\Core\Log\Entry\MeasureTaken;
+use VividPull\Core\Log\Entry\Moved;
+use VividPull\Core\Log\Entry\Noted;
+use VividPull\Core\Log\Entry\NothingFound;
+use VividPull\Core\Log\Entry\PolicyChosen;
+use VividPull\Core\Log\Entry\ReadingTaken;
+use VividPull\Core\Log\Entry\Tagged;
+use VividPull\Core\Log\Entry\ThreadNoted;
+use VividPull\Core\Log\Entry\Voided;
 use VividPull\Core\Log\Person;
+use VividPull\Core\Log\ThreadState;
 use VividPull\Core\Measurement\Instrument;
 use VividPull\Core\Planning\TablePlanner;
 use VividPull\Core\Procedure\JobStage;
@@ -125,32 +138,24 @@ final readonly class BenchLine
         $word = mb_strtolower($word);
 
         return $this->answer($line, $word, $rest) ?? match (true) {
-            $word === 'n' => new Draft(
-                EntryKind::Note,
-                ['text' => self::needed($rest, 'A note needs its words, such as: n boot torn, ordered.')],
+            $word === 'n' => Noted::draft(
+                self::needed($rest, 'A note needs its words, such as: n boot torn, ordered.'),
             ),
             $word === 'v' => $this->void($rest),
             $word === 'thread' => $this->thread($rest),
             mb_strtolower($line) === self::ALL_OK => $this->allOk(),
             $line === 'stop' => $this->atItsStop(),
-            $line === 'seized' => new Draft(
-                EntryKind::Thread,
-                ['adjuster' => $this->adjuster()->id(), 'seized' => true],
-            ),
-            mb_strtolower($line) === self::NOTHING_FOUND => new Draft(EntryKind::NothingFound, []),
+            $line === 'seized' => ThreadNoted::draftUncounted($this->adjuster()->id(), ThreadState::Seized),
+            mb_strtolower($line) === self::NOTHING_FOUND => NothingFound::draft(),
             $word === 'distances' => $this->distances($rest),
-            $word === 'tag' => new Draft(
-                EntryKind::Tag,
-                ['reason' => self::needed($rest, 'A tag needs its reason, such as: tag throttle sticks, bars right.')],
+            $word === 'tag' => Tagged::draft(
+                self::needed($rest, 'A tag needs its reason, such as: tag throttle sticks, bars right.'),
             ),
             $word === 'aim' => $this->policy($rest),
             $word === 'park' => $this->parking($rest),
-            mb_strtolower($line) === 'service' => new Draft(EntryKind::Policy, ['mode' => SettingMode::Service->value]),
-            mb_strtolower($line) === 'touch-up' => new Draft(
-                EntryKind::Policy,
-                ['mode' => SettingMode::TouchUp->value],
-            ),
-            mb_strtolower($line) === 'whole job' => new Draft(EntryKind::Policy, ['whole' => true]),
+            mb_strtolower($line) === 'service' => PolicyChosen::draft(SettingMode::Service),
+            mb_strtolower($line) === 'touch-up' => PolicyChosen::draft(SettingMode::TouchUp),
+            mb_strtolower($line) === 'whole job' => PolicyChosen::draftWhole(),
             $line === 'done' => $this->moveShown(),
             in_array($word, ['cold', 'hot'], true) => $this->condition($word, $rest),
             preg_match('/^[+\-]/', $line) === 1 => $this->move($line),
@@ -176,14 +181,14 @@ final readonly class BenchLine
         $item = $this->item();
         foreach ($item->answers ?? [] as $answer) {
             if ($answer->word === $line) {
-                return new Draft($answer->kind, $answer->body);
+                return $answer->writes;
             }
             if ($answer->word === $word && $answer->asksRemark) {
-                return new Draft($answer->kind, $answer->body + ($rest === '' ? [] : ['remark' => $rest]));
+                return $answer->writes->withRemark($rest);
             }
             $hint = $answer->hint($item->answers ?? []);
             if ($answer->asksRemark && str_starts_with($line, "{$hint} ")) {
-                return new Draft($answer->kind, $answer->body + ['remark' => trim(mb_substr($said, mb_strlen($hint)))]);
+                return $answer->writes->withRemark(trim(mb_substr($said, mb_strlen($hint))));
             }
         }
         $begins = array_values(array_filter(
@@ -192,7 +197,7 @@ final readonly class BenchLine
                 && str_starts_with(mb_strtolower($one->label), $line),
         ));
         if (count($begins) === 1) {
-            return new Draft($begins[0]->kind, $begins[0]->body);
+            return $begins[0]->writes;
         }
         if (in_array($line, ['ok', 'yes', 'no'], true)) {
             throw NotUnderstood::line(
@@ -227,7 +232,7 @@ final readonly class BenchLine
                 && $entry->kind()->canBeVoided()
                 && ! isset($voids[$entry->stamp->id])
             ) {
-                return new Draft(EntryKind::Void, ['entry' => $entry->stamp->id, 'reason' => $reason]);
+                return Voided::draft($entry->stamp->id, $reason);
             }
         }
         throw NotUnderstood::line(
@@ -249,7 +254,7 @@ final readonly class BenchLine
         ));
         self::mustBeLength($size, 'the thread that shows');
 
-        return new Draft(EntryKind::Thread, ['adjuster' => $adjuster->id(), 'showing_mm' => $size->value]);
+        return ThreadNoted::draftShowing($adjuster, $size->value);
     }
 
     /** The rung, hole or other place an adjuster stands on. */
@@ -263,10 +268,7 @@ final readonly class BenchLine
             );
         }
 
-        return new Draft(
-            EntryKind::Thread,
-            ['adjuster' => $adjuster->id(), $unit->field() => Fraction::fromText($number)->toFloat()],
-        );
+        return ThreadNoted::draft($adjuster, Fraction::fromText($number)->toFloat());
     }
 
     /** What was measured of the hand control, in the order in which it is asked for. */
@@ -293,10 +295,7 @@ final readonly class BenchLine
         }
         $keys = array_map(static fn (ReadingPoint $one): string => $one->value, $points);
 
-        return new Draft(EntryKind::Hand, [
-            'wire_mm' => $mm[0],
-            'point_mm' => array_combine($keys, array_slice($mm, 1)),
-        ]);
+        return HandMeasured::draft($mm[0], array_combine($keys, array_slice($mm, 1)));
     }
 
     private function allOk(): Draft
@@ -307,10 +306,7 @@ final readonly class BenchLine
             throw NotUnderstood::line('Nothing here is confirmed together. Answer what is asked.');
         }
 
-        return new Draft(
-            EntryKind::AllConfirmed,
-            ['keys' => array_map(static fn (StageItem $line): string => $line->key, $lines)],
-        );
+        return AllConfirmed::draft(array_map(static fn (StageItem $line): string => $line->key, $lines));
     }
 
     /** An adjuster that nobody can see is found by its stop: it stands at the end that it was turned to last. */
@@ -326,10 +322,7 @@ final readonly class BenchLine
         }
         $end = $last->entry->steps->count > 0 ? $adjuster->travel()->to : $adjuster->travel()->from;
 
-        return new Draft(
-            EntryKind::Thread,
-            ['adjuster' => $adjuster->id(), $adjuster->counting()->unit->field() => $end->toFloat()],
-        );
+        return ThreadNoted::draft($adjuster, $end->toFloat());
     }
 
     private function parking(string $rest): Draft
@@ -343,7 +336,7 @@ final readonly class BenchLine
             ),
         };
 
-        return new Draft(EntryKind::Policy, ['parking' => $parking->value]);
+        return PolicyChosen::draft($parking);
     }
 
     private function policy(string $rest): Draft
@@ -353,7 +346,7 @@ final readonly class BenchLine
                 Quoted::text($rest).' is no place in the band to aim for. Type aim middle, aim crisp or aim loose.',
             );
 
-        return new Draft(EntryKind::Policy, ['policy' => $policy->value]);
+        return PolicyChosen::draft($policy);
     }
 
     private function condition(string $engine, string $rest): Draft
@@ -366,10 +359,7 @@ final readonly class BenchLine
             ),
         };
 
-        return new Draft(
-            EntryKind::Condition,
-            ['engine' => EngineHeat::from($engine)->value] + ($wheels === null ? [] : ['wheels' => $wheels->value]),
-        );
+        return ConditionNoted::draft(EngineHeat::from($engine), $wheels);
     }
 
     private function stateWanted(): string
@@ -392,10 +382,7 @@ final readonly class BenchLine
             );
             $adjuster = $this->state->run->adjuster($advice->adjuster ?? '');
             if ($advice->steps !== null && $adjuster !== null) {
-                return new Draft(
-                    EntryKind::Move,
-                    ['adjuster' => $adjuster->id(), $adjuster->counting()->unit->field() => $advice->steps->toFloat()],
-                );
+                return Moved::draft($adjuster, $advice->steps);
             }
         }
         if ($this->shown->steps === null) {
@@ -516,12 +503,7 @@ final readonly class BenchLine
             throw NotUnderstood::line('A move of nothing is no move. Type how far it was turned, such as +2f.');
         }
 
-        $adjuster = $this->adjuster();
-
-        return new Draft(
-            EntryKind::Move,
-            ['adjuster' => $adjuster->id(), $adjuster->counting()->unit->field() => $steps->toFloat()],
-        );
+        return Moved::draft($this->adjuster(), $steps);
     }
 
     private function reading(string $line): Draft
@@ -550,16 +532,15 @@ final readonly class BenchLine
         }
         self::mustBeLength($read, 'play');
         $this->mustStandAsSaid($line);
-        $condition = $this->state->facts->answers->condition;
 
-        return new Draft(EntryKind::Reading, [
-            'mm' => $read->value,
-            'entered' => $this->asEntered($read),
-            'written_step_mm' => $read->coarseness,
-            'point' => ($this->shown->point ?? $this->pointAsked())->value,
-            'pose' => ($this->shown->pose ?? Pose::Straight)->value,
-            'instrument' => $read->coin !== null ? Instrument::COIN : $this->instrument(),
-        ] + array_filter(['engine' => $condition?->engine?->value, 'wheels' => $condition?->wheels?->value]));
+        return ReadingTaken::draft(
+            $read,
+            $this->asEntered($read),
+            $this->shown->point ?? $this->pointAsked(),
+            $this->shown->pose ?? Pose::Straight,
+            $read->coin !== null ? Instrument::COIN : $this->instrument(),
+            $this->state->facts->answers->condition,
+        );
     }
 
     private function mustStandAsSaid(string $line): void
@@ -627,11 +608,7 @@ final readonly class BenchLine
             );
         }
 
-        return new Draft(
-            EntryKind::Measure,
-            ['key' => $key->value, 'value' => $read->value, 'entered' => $this->asEntered($read)]
-                + ($of === null ? [] : ['of' => $of]),
-        );
+        return MeasureTaken::draft($key, $read->value, $this->asEntered($read), $of);
     }
 
     /** Where the item shown is read: a second cable's play at its own place, all else at the spec's. */

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace VividPull\Core\Diagnosis;
 
 use VividPull\Core\Bench\BenchState;
-use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Log\Draft;
+use VividPull\Core\Log\Entry\Checked;
+use VividPull\Core\Log\Entry\Inspected;
 use VividPull\Core\Log\Finding;
 use VividPull\Core\Procedure\Inspection;
 use VividPull\Core\Procedure\Proof;
@@ -16,11 +18,10 @@ use VividPull\Core\Procedure\Proof;
  */
 final readonly class JobAnswer
 {
-    /** @param  array<string, mixed>  $body */
-    private function __construct(public EntryKind $kind, public array $body) {}
+    private function __construct() {}
 
-    /** @return self|null null where the job asks for no such thing, or asks for more: a reading, a pose, a measure */
-    public static function of(Check $check, string $answer, BenchState $state): ?self
+    /** @return Draft|null null where the job asks for no such thing, or asks for more: a reading, a pose, a measure */
+    public static function of(Check $check, string $answer, BenchState $state): ?Draft
     {
         [$kind, $key] = [...explode(':', $check->of ?? '', 2), ''];
 
@@ -31,7 +32,7 @@ final readonly class JobAnswer
         };
     }
 
-    private static function inspection(Check $check, string $key, string $answer, BenchState $state): ?self
+    private static function inspection(Check $check, string $key, string $answer, BenchState $state): ?Draft
     {
         $isAsked = array_filter(
             $state->spec->inspections(),
@@ -41,12 +42,12 @@ final readonly class JobAnswer
             return null;
         }
 
-        return new self(EntryKind::Inspected, ['key' => $key] + ($answer === Check::RIGHT
-            ? ['finding' => Finding::Sound->value]
-            : ['finding' => Finding::Fault->value, 'remark' => lcfirst($check->answers()[$answer] ?? $answer)]));
+        return $answer === Check::RIGHT
+            ? Inspected::draft($key, Finding::Sound)
+            : Inspected::draft($key, Finding::Fault)->withRemark(lcfirst($check->answers()[$answer] ?? $answer));
     }
 
-    private static function proof(Check $check, string $key, string $answer, BenchState $state): ?self
+    private static function proof(Check $check, string $key, string $answer, BenchState $state): ?Draft
     {
         foreach ($state->spec->proofs($state->run) as $proof) {
             if ($proof->key !== $key || $proof->poses !== []) {
@@ -54,7 +55,7 @@ final readonly class JobAnswer
             }
             $word = $answer === Check::RIGHT ? $proof->answers->passing[0] ?? null : self::failing($proof, $answer);
 
-            return $word === null ? null : new self(EntryKind::Check, ['key' => $key, 'answer' => $word]);
+            return $word === null ? null : Checked::draft($key, $word);
         }
 
         return null;

@@ -11,7 +11,11 @@ use VividPull\Core\Cable\Run;
 use VividPull\Core\Facts\Facts;
 use VividPull\Core\Facts\ReadingGroup;
 use VividPull\Core\Facts\Refit;
-use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Log\Entry\Confirmed;
+use VividPull\Core\Log\Entry\CoverMoved;
+use VividPull\Core\Log\Entry\GuideStepDone;
+use VividPull\Core\Log\Entry\PolicyChosen;
+use VividPull\Core\Log\Entry\ThreadNoted;
 use VividPull\Core\Log\ThreadState;
 use VividPull\Core\Planning\CableState;
 use VividPull\Core\Planning\ChosenMode;
@@ -61,18 +65,19 @@ final readonly class AdjusterItems
         $noted = $this->facts->adjusters->threads[$adjuster->id()] ?? null;
         $before = $this->facts->standing->positions[$adjuster->id()] ?? null;
         $unit = $adjuster->counting()->unit;
-        $key = $unit->field();
         $answers = $before === null
             ? []
-            : [new Answer('ok', "As before: {$adjuster->where($before)}", EntryKind::Thread, [
-                'adjuster' => $adjuster->id(), $key => $before->toFloat(),
-            ], AnswerTone::Right)];
+            : [new Answer(
+                'ok',
+                "As before: {$adjuster->where($before)}",
+                ThreadNoted::draft($adjuster, $before->toFloat()),
+                AnswerTone::Right,
+            )];
         foreach ([ThreadState::Unseen, ThreadState::Marked, ThreadState::Seized] as $state) {
             $answers[] = new Answer(
                 $state->value,
                 (string) $state->label(),
-                EntryKind::Thread,
-                ['adjuster' => $adjuster->id(), $state->value => true],
+                ThreadNoted::draftUncounted($adjuster->id(), $state),
             );
         }
 
@@ -121,8 +126,7 @@ final readonly class AdjusterItems
                     [new Answer(
                         'ok',
                         'Done',
-                        EntryKind::Step,
-                        ['adjuster' => $id, 'key' => $step->key],
+                        GuideStepDone::draft($id, $step->key),
                         AnswerTone::Right,
                         $step->asks !== null,
                         $step->asks,
@@ -164,8 +168,7 @@ final readonly class AdjusterItems
         $first = $unseen === []
             ? 'Take up at the other end.'
             : "Look at the {$unseen[0]->name()} first: it may take that up.";
-        $mode = ['mode' => SettingMode::TouchUp->value];
-        $leave = new Answer('touch-up', 'Leave it for the next service', EntryKind::Policy, $mode);
+        $leave = new Answer('touch-up', 'Leave it for the next service', PolicyChosen::draft(SettingMode::TouchUp));
 
         return [new StageItem(
             "home:{$near->id()}",
@@ -230,8 +233,7 @@ final readonly class AdjusterItems
                 answers: [new Answer(
                     'ok',
                     $kind->fastened(),
-                    EntryKind::Confirmed,
-                    ['key' => LockStep::KEY, 'adjuster' => $id],
+                    Confirmed::draft(LockStep::KEY, $id),
                     AnswerTone::Right,
                 )],
                 subject: new ItemSubject($id),
@@ -254,8 +256,7 @@ final readonly class AdjusterItems
                 answers: [new Answer(
                     'ok',
                     'Back on',
-                    EntryKind::Cover,
-                    ['adjuster' => $id, 'off' => false],
+                    CoverMoved::draft($id, false),
                     AnswerTone::Right,
                 )],
                 subject: new ItemSubject($id),

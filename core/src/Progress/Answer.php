@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Progress;
 
-use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Log\Draft;
 
 /** One way to answer an item: the word typed on the bench line, the words on the button, and the entry it writes. */
 final readonly class Answer
@@ -21,12 +21,10 @@ final readonly class Answer
         'seized', 'cold', 'hot', 'cold stand', 'hot stand', 'ground', 'stand',
     ];
 
-    /** @param  array<string, mixed>  $body  of the entry, as it goes over the wire */
     public function __construct(
         public string $word,
         public string $label,
-        public EntryKind $kind,
-        public array $body,
+        public Draft $writes,
         public AnswerTone $tone = AnswerTone::Plain,
         /** Whether a remark belongs to it. */
         public bool $asksRemark = false,

@@ -5,14 +5,16 @@ declare(strict_types=1);
 namespace VividPull\Core\Progress;
 
 use VividPull\Core\Cable\Adjuster;
+use VividPull\Core\Cable\Part;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Facts\Facts;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Judging\Judgement;
 use VividPull\Core\Judging\MeasureState;
 use VividPull\Core\Log\Entry\Checked;
-use VividPull\Core\Log\EntryKind;
-use VividPull\Core\Log\Replacing;
+use VividPull\Core\Log\Entry\OutcomeSeen;
+use VividPull\Core\Log\Entry\PartFitted;
+use VividPull\Core\Log\Entry\ReplacementStep;
 use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Planning\CableState;
 use VividPull\Core\Planning\MatchVerdict;
@@ -162,8 +164,7 @@ final readonly class BesideItems
         $answer = static fn (string $word, string $way): Answer => new Answer(
             $word,
             ucfirst($way),
-            EntryKind::Outcome,
-            ['setting' => $state->table->armKey(), 'saw' => $word],
+            OutcomeSeen::draft($state->table->armKey(), $word),
         );
 
         return [new StageItem(
@@ -211,8 +212,7 @@ final readonly class BesideItems
                 static fn (ArmLook $look): Answer => new Answer(
                     $look->value,
                     $look->label(),
-                    EntryKind::Outcome,
-                    ['setting' => $table->armKey(), 'saw' => $look->value],
+                    OutcomeSeen::draft($table->armKey(), $look->value),
                 ),
                 ArmLook::cases(),
             ),
@@ -367,7 +367,7 @@ final readonly class BesideItems
             'Write down the cable that was fitted',
             new ItemState($under->isOver, said: $under->isOver ? 'Fitted' : null),
             'Its number and where it came from, so that the next one fits too.',
-            answers: [new Answer('ok', 'It is fitted', EntryKind::Part, ['part' => 'cable'], AnswerTone::Right, true)],
+            answers: [new Answer('ok', 'It is fitted', PartFitted::draft(Part::Cable), AnswerTone::Right, true)],
         );
 
         return $items;
@@ -385,13 +385,12 @@ final readonly class BesideItems
             new Answer(
                 'ok',
                 'Done',
-                EntryKind::Replacing,
-                ['key' => $step->key],
+                ReplacementStep::draft($step->key),
                 AnswerTone::Right,
                 $kind === ItemKind::Photo && $this->facts->observations->photos === [],
             ),
             ...($step->mayBePassed
-                ? [new Answer('not_here', 'Not here', EntryKind::Replacing, ['key' => $step->key, 'not_here' => true])]
+                ? [new Answer('not_here', 'Not here', ReplacementStep::draftNotHere($step->key))]
                 : []),
         ];
 
@@ -442,8 +441,7 @@ final readonly class BesideItems
             static fn (OutcomeWord $word): Answer => new Answer(
                 $word->key,
                 $word->label,
-                EntryKind::Outcome,
-                ['setting' => $setting->key, 'saw' => $word->key],
+                OutcomeSeen::draft($setting->key, $word->key),
                 $word->provesNothing
                     ? AnswerTone::Plain
                     : ($word->key === $setting->wants ? AnswerTone::Right : AnswerTone::Wrong),
@@ -473,8 +471,7 @@ final readonly class BesideItems
             $answers[] = new Answer(
                 $word,
                 $label,
-                EntryKind::Check,
-                ['key' => $proof->key, 'answer' => $word],
+                Checked::draft($proof->key, $word),
                 $proof->asksWhy($word)
                     ? AnswerTone::Plain
                     : ($proof->passes($word) ? AnswerTone::Right : AnswerTone::Wrong),

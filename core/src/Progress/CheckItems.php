@@ -10,9 +10,10 @@ use VividPull\Core\Facts\Facts;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Judging\GateState;
 use VividPull\Core\Judging\Judgement;
+use VividPull\Core\Log\Entry\Checked;
+use VividPull\Core\Log\Entry\Confirmed;
 use VividPull\Core\Log\Entry\Entry;
 use VividPull\Core\Log\Entry\Inspected;
-use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\Finding;
 use VividPull\Core\Planning\CableState;
 use VividPull\Core\Procedure\Inspection;
@@ -45,7 +46,7 @@ final readonly class CheckItems
         $done = $this->facts->answers->confirmed[$step->key] ?? null;
 
         return $this->answered($step->key, $step->label, $done, 'Done', false, null, $step->caution, [
-            new Answer('ok', 'Done', EntryKind::Confirmed, ['key' => $step->key], AnswerTone::Right),
+            new Answer('ok', 'Done', Confirmed::draft($step->key), AnswerTone::Right),
         ]);
     }
 
@@ -58,7 +59,6 @@ final readonly class CheckItems
             Finding::Noted => 'Noted'.($found->remark === null ? '' : ": {$found->remark}"),
             Finding::Fault => 'Fault'.($found->remark === null ? '' : ": {$found->remark}"),
         };
-        $answer = static fn (Finding $finding): array => ['key' => $inspection->key, 'finding' => $finding->value];
         $failed = $found?->finding === Finding::Fault && $inspection->gate !== null;
 
         return $this->answered(
@@ -70,16 +70,15 @@ final readonly class CheckItems
             $inspection->lookFor,
             null,
             [
-                new Answer('ok', 'Sound', EntryKind::Inspected, $answer(Finding::Sound), AnswerTone::Right),
+                new Answer('ok', 'Sound', Inspected::draft($inspection->key, Finding::Sound), AnswerTone::Right),
                 new Answer(
                     'noted',
                     'Worn, noted',
-                    EntryKind::Inspected,
-                    $answer(Finding::Noted),
+                    Inspected::draft($inspection->key, Finding::Noted),
                     AnswerTone::Plain,
                     true,
                 ),
-                new Answer('fault', 'Fault', EntryKind::Inspected, $answer(Finding::Fault), AnswerTone::Wrong, true),
+                new Answer('fault', 'Fault', Inspected::draft($inspection->key, Finding::Fault), AnswerTone::Wrong, true),
             ],
         );
     }
@@ -104,11 +103,10 @@ final readonly class CheckItems
 
     private static function fault(Inspection $inspection, Inspected $found, bool $mayBeLeft): StageItem
     {
-        $kind = EntryKind::Inspected;
-        $body = static fn (Finding $finding): array => ['key' => $inspection->key, 'finding' => $finding->value];
-        [$sound, $noted] = [$body(Finding::Sound), $body(Finding::Noted)];
-        $mended = new Answer('mended', 'Mended or replaced', $kind, $sound, AnswerTone::Right, true, 'What was done');
-        $left = new Answer('left', 'Leave it, and say why', $kind, $noted, AnswerTone::Plain, true, 'Why it is left');
+        $sound = Inspected::draft($inspection->key, Finding::Sound);
+        $noted = Inspected::draft($inspection->key, Finding::Noted);
+        $mended = new Answer('mended', 'Mended or replaced', $sound, AnswerTone::Right, true, 'What was done');
+        $left = new Answer('left', 'Leave it, and say why', $noted, AnswerTone::Plain, true, 'Why it is left');
 
         return new StageItem(
             "fault:{$inspection->key}",
@@ -156,8 +154,7 @@ final readonly class CheckItems
                 answers: [new Answer(
                     'mended',
                     'Replaced, and sound now',
-                    EntryKind::Inspected,
-                    ['key' => $inspection->key, 'finding' => Finding::Sound->value],
+                    Inspected::draft($inspection->key, Finding::Sound),
                     $inspection->key === self::WIRE && $family->notSettable() === null
                         ? AnswerTone::Plain
                         : AnswerTone::Right,
@@ -224,8 +221,7 @@ final readonly class CheckItems
             $answers[] = new Answer(
                 $word,
                 $label,
-                EntryKind::Check,
-                ['key' => $proof->key, 'answer' => $word] + ($pose === null ? [] : ['pose' => $pose->value]),
+                Checked::draft($proof->key, $word, $pose),
                 $asksWhy ? AnswerTone::Plain : $tone,
                 $asksWhy,
                 $asksWhy ? 'Why not?' : null,

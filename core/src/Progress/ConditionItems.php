@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Progress;
 
-use VividPull\Core\Cable\Run;
 use VividPull\Core\Facts\Facts;
-use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Log\Entry\ConditionNoted;
 use VividPull\Core\Planning\CableState;
 use VividPull\Core\Spec\Conditions;
 use VividPull\Core\Spec\EngineHeat;
@@ -38,8 +37,7 @@ final readonly class ConditionItems
                 $answers[] = new Answer(
                     self::stateWord($engine, $wheels),
                     Conditions::say($engine, $wheels).($toSetBy ? ', to set by' : ''),
-                    EntryKind::Condition,
-                    array_filter(['engine' => $engine?->value, 'wheels' => $wheels?->value]),
+                    ConditionNoted::draft($engine, $wheels),
                     $fits || $toSetBy ? AnswerTone::Right : AnswerTone::Plain,
                 );
             }
@@ -119,8 +117,7 @@ final readonly class ConditionItems
             answers: [new Answer(
                 'ok',
                 'On its wheels',
-                EntryKind::Condition,
-                array_filter(['engine' => $noted?->engine?->value, 'wheels' => Wheels::OnGround->value]),
+                ConditionNoted::draft($noted?->engine, Wheels::OnGround),
                 AnswerTone::Right,
             )],
         )];

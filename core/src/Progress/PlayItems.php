@@ -13,17 +13,15 @@ use VividPull\Core\Family\Families;
 use VividPull\Core\Judging\Judgement;
 use VividPull\Core\Judging\Verdict;
 use VividPull\Core\Log\Entry\ReadEnough;
-use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Log\Entry\ReadingUpheld;
+use VividPull\Core\Log\Entry\Voided;
 use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Planning\CableState;
 use VividPull\Core\Planning\PlanKind;
 use VividPull\Core\Planning\ProofEvidence;
 use VividPull\Core\Procedure\JobStage;
-use VividPull\Core\Procedure\Proof;
-use VividPull\Core\Procedure\Step;
 use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Spec\Spec;
-use VividPull\Core\Spec\Wheels;
 
 /** What is asked of the play of one cable: as found, set, read again, in every pose, and of a reading in doubt. */
 final readonly class PlayItems
@@ -204,11 +202,10 @@ final readonly class PlayItems
                     new Answer(
                         'misread',
                         'Take it back',
-                        EntryKind::Void,
-                        ['entry' => $id, 'reason' => 'misread'],
+                        Voided::draft($id, 'misread'),
                         AnswerTone::Wrong,
                     ),
-                    new Answer('right', 'It is right', EntryKind::Upheld, ['reading' => $id], AnswerTone::Plain),
+                    new Answer('right', 'It is right', ReadingUpheld::draft($id), AnswerTone::Plain),
                 ],
                 subject: new ItemSubject($pose, $this->cable->isSecond),
             );
@@ -270,8 +267,7 @@ final readonly class PlayItems
             : [new Answer(
                 'leave',
                 'Leave it as it reads',
-                EntryKind::Enough,
-                ['point' => $this->cable->point()->value, 'pose' => $pose->value],
+                ReadEnough::draft($this->cable->point(), $pose),
             )];
     }
 

@@ -63,7 +63,11 @@ final readonly class Progress
             $this->items[$stage->value] ?? [],
             static fn (StageItem $item): bool => ! $item->done
                 && ! $item->failed
-                && in_array($item->answers[0]->kind ?? null, [EntryKind::Confirmed, EntryKind::Inspected], true),
+                && in_array(
+                    $item->answers[0]->writes->kind ?? null,
+                    [EntryKind::Confirmed, EntryKind::Inspected],
+                    true,
+                ),
         ));
 
         return count($lines) < 2 ? [] : $lines;

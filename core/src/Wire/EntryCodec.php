@@ -10,6 +10,7 @@ use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Errors\Quoted;
 use VividPull\Core\Input\Node;
 use VividPull\Core\Log\Decoding;
+use VividPull\Core\Log\Draft;
 use VividPull\Core\Log\Entry\Entry;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\Person;
@@ -49,6 +50,12 @@ final class EntryCodec implements Decoding
         }
 
         return $at;
+    }
+
+    /** What a draft becomes once somebody writes it. */
+    public function drafted(Draft $draft, Stamp $stamp): Entry
+    {
+        return $this->entry($draft->kind, Node::of($draft->body, '$.body'), $stamp);
     }
 
     public function entry(EntryKind $kind, Node $body, Stamp $stamp): Entry

@@ -214,17 +214,10 @@ final class AuditedJobsTest extends TestCase
     {
         $pose = $asked->about === null ? null : Pose::tryFrom($asked->about);
         if ($asked->answers !== []) {
-            $good = array_values(array_filter(
-                $asked->answers,
-                static fn (Answer $one): bool => Auditor::passes(
-                    $job->state->spec->family->value,
-                    $one->kind->value,
-                    $one->body,
-                ),
-            ));
+            $good = $job->right($asked);
             $among = $good === [] || $chance->between(0.0, 1.0) < 0.08 ? $asked->answers : $good;
             $one = $among[$chance->whole(0, count($among) - 1)];
-            $job->entry($one->kind->value, $one->body + ($one->asksRemark ? ['remark' => 'seen so'] : []));
+            $job->answer($one);
 
             return;
         }
@@ -266,9 +259,9 @@ final class AuditedJobsTest extends TestCase
         foreach ($job->state->progress->items as $items) {
             foreach ($items as $item) {
                 foreach ($item->answers as $answer) {
-                    $answer->kind === EntryKind::Inspected
+                    $answer->writes->kind === EntryKind::Inspected
                         ? $looks[] = $answer
-                        : ($answer->kind === EntryKind::Check || $answer->kind === EntryKind::Outcome
+                        : ($answer->writes->kind === EntryKind::Check || $answer->writes->kind === EntryKind::Outcome
                             ? $proofs[] = $answer
                             : null);
                 }
@@ -326,6 +319,6 @@ final class AuditedJobsTest extends TestCase
 
     private static function send(TestJob $job, Answer $answer): void
     {
-        $job->entry($answer->kind->value, $answer->body + ($answer->asksRemark ? ['remark' => 'seen so'] : []));
+        $job->answer($answer);
     }
 }

@@ -13,7 +13,6 @@ use VividPull\Core\Progress\Answer;
 use VividPull\Core\Progress\ItemKind;
 use VividPull\Core\Progress\StageItem;
 use VividPull\Core\Spec\FamilyKey;
-use VividPull\Core\Tests\Support\Auditor;
 use VividPull\Core\Tests\Support\FamilyJob;
 use VividPull\Core\Tests\Support\TestJob;
 
@@ -98,15 +97,10 @@ final class SafeAgainTest extends TestCase
     /** @param  array<string, true>  $failed */
     private static function answered(TestJob $job, StageItem $item, array &$failed): void
     {
-        $passes = static fn (Answer $one): bool => Auditor::passes(
-            $job->state->spec->family->value,
-            $one->kind->value,
-            $one->body,
-        );
-        $good = array_values(array_filter($item->answers, $passes));
+        $good = $job->right($item);
         $bad = array_values(array_filter(
             $item->answers,
-            static fn (Answer $one): bool => ! $passes($one) && ! $one->asksRemark,
+            static fn (Answer $one): bool => ! in_array($one, $good, true) && ! $one->asksRemark,
         ));
         $isProof = $item->topic()->value === 'check'
             && $bad !== []
@@ -118,7 +112,7 @@ final class SafeAgainTest extends TestCase
         $answer = $isProof ? $bad[0] : $good[0] ?? null;
         $answer === null || in_array($item->kind, [ItemKind::Reading, ItemKind::InBand, ItemKind::Measure], true)
             ? self::byHand($job, $item)
-            : $job->entry($answer->kind->value, $answer->body + ($answer->asksRemark ? ['remark' => 'seen so'] : []));
+            : $job->answer($answer);
     }
 
     private static function byHand(TestJob $job, StageItem $item): void

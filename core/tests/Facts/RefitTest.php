@@ -27,7 +27,6 @@ use VividPull\Core\Progress\Answer;
 use VividPull\Core\Progress\ItemTopic;
 use VividPull\Core\Progress\StageItem;
 use VividPull\Core\Spec\FamilyKey;
-use VividPull\Core\Tests\Support\Auditor;
 use VividPull\Core\Tests\Support\FamilyJob;
 use VividPull\Core\Tests\Support\TestJob;
 use VividPull\Core\Tests\Support\WellDone;
@@ -70,7 +69,7 @@ final class RefitTest extends TestCase
             if ($refit !== [] && str_starts_with($item->key, 'check:') && ! self::proof($job, $item)->asFound) {
                 self::assertStringStartsWith(
                     'This runs the machine. Put back first what was taken off:',
-                    $job->refusal(static fn (TestJob $one): TestJob => $one->entry('check', $item->answers[0]->body)),
+                    $job->refusal(static fn (TestJob $one): TestJob => $one->answer($item->answers[0])),
                     $item->label,
                 );
             }
@@ -499,15 +498,8 @@ final class RefitTest extends TestCase
     {
         $job->entry('by_choice', ['reason' => 'The rider wants it so.']);
         for ($n = 0; $n < 40 && ($asked = $job->state->progress->asks()) !== null && $asked->answers !== []; $n++) {
-            $good = array_values(array_filter(
-                $asked->answers,
-                static fn (Answer $one): bool => Auditor::passes(
-                    $job->state->spec->family->value,
-                    $one->kind->value,
-                    $one->body,
-                ),
-            ));
-            $job->entry($good[0]->kind->value, $good[0]->body);
+            $good = $job->right($asked);
+            $job->answer($good[0]);
         }
         self::assertContains(
             'It is left outside by choice: close it as that.',

@@ -46,7 +46,7 @@ final class SymptomGoneTest extends TestCase
             static fn (Answer $one): bool => $one->tone === AnswerTone::Right,
         ))[0]
             ?? $item->answers[0];
-        $job->entry($answer->kind->value, $answer->body);
+        $job->answer($answer);
     }
 
     public function test_it_is_asked_last_and_blocks_fit_for_use(): void

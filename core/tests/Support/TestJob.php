@@ -22,6 +22,8 @@ use VividPull\Core\Log\Stamp;
 use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Procedure\GateKey;
 use VividPull\Core\Procedure\Step;
+use VividPull\Core\Progress\Answer;
+use VividPull\Core\Progress\StageItem;
 use VividPull\Core\Quantity\Unit;
 use VividPull\Core\Spec\OutcomeTable;
 use VividPull\Core\Wire\AimCodec;
@@ -178,7 +180,7 @@ final class TestJob
                 static fn (Step $step): bool => $step->key === $item->key,
             ) !== [];
             if (! $item->done && ($isRefit || str_starts_with($item->key, 'cover:'))) {
-                $this->entry($item->answers[0]->kind->value, $item->answers[0]->body);
+                $this->answer($item->answers[0]);
             }
         }
 
@@ -357,16 +359,37 @@ final class TestJob
     {
         foreach (['make_safe', 'look_over'] as $stage) {
             foreach ($this->state->progress->items[$stage] ?? [] as $item) {
-                $this->entry($item->answers[0]->kind->value, $item->answers[0]->body);
+                $this->answer($item->answers[0]);
             }
         }
         foreach ($this->state->progress->items['as_found'] ?? [] as $item) {
             if (str_starts_with($item->key, 'thread:')) {
-                $this->entry($item->answers[0]->kind->value, $item->answers[0]->body);
+                $this->answer($item->answers[0]);
             }
         }
 
         return $this;
+    }
+
+    /** Presses a button; what asks for words is given some. */
+    public function answer(Answer $answer): self
+    {
+        $said = $answer->writes->withRemark($answer->asksRemark ? 'seen so' : '');
+
+        return $this->entry($said->kind->value, $said->body);
+    }
+
+    /** @return list<Answer> what is right to answer, as somebody else than the bench has it */
+    public function right(StageItem $item): array
+    {
+        return array_values(array_filter(
+            $item->answers,
+            fn (Answer $one): bool => Auditor::passes(
+                $this->state->spec->family->value,
+                $one->writes->kind->value,
+                $one->writes->body,
+            ),
+        ));
     }
 
     public function line(string $line, ?string $item = null, ?Pose $pose = null, ?float $turns = null): self

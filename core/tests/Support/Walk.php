@@ -8,7 +8,6 @@ use PHPUnit\Framework\Assert;
 use VividPull\Core\Bench\MeasuredHand;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Errors\Refused;
-use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Planning\AdjusterAdvice;
 use VividPull\Core\Planning\PlanKind;
 use VividPull\Core\Planning\PlanOutcome;
@@ -95,7 +94,7 @@ final class Walk
     private function thread(StageItem $item): void
     {
         $chosen = $item->answers[$this->chance->whole(0, count($item->answers) - 1)];
-        $this->job->entry($chosen->kind->value, $chosen->body);
+        $this->job->answer($chosen);
     }
 
     private function read(StageItem $item): void
@@ -190,7 +189,6 @@ final class Walk
         Assert::assertNotSame([], $item->answers, "{$where}: it cannot be answered");
         $isAny = $this->chance->whole(0, 3) === 0;
         $answer = $item->answers[$isAny ? $this->chance->whole(0, count($item->answers) - 1) : 0];
-        $remark = $answer->asksRemark && $answer->kind !== EntryKind::Step ? ['remark' => 'seen so'] : [];
-        $this->job->entry($answer->kind->value, $answer->body + $remark);
+        $this->job->answer($answer);
     }
 }

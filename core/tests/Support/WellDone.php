@@ -6,7 +6,6 @@ namespace VividPull\Core\Tests\Support;
 
 use PHPUnit\Framework\Assert;
 use VividPull\Core\Cable\Pose;
-use VividPull\Core\Progress\Answer;
 use VividPull\Core\Progress\ItemKind;
 use VividPull\Core\Progress\StageItem;
 
@@ -30,14 +29,7 @@ final class WellDone
         ) {
             $asked[] = $item->key;
             Assert::assertLessThan(80, count($asked), "nothing else than {$item->key} is asked");
-            $good = array_values(array_filter(
-                $item->answers,
-                static fn (Answer $one): bool => Auditor::passes(
-                    $job->state->spec->family->value,
-                    $one->kind->value,
-                    $one->body,
-                ),
-            ));
+            $good = $job->right($item);
             $reads = in_array($item->kind, [ItemKind::Reading, ItemKind::InBand, ItemKind::Measure], true)
                 || $good === [];
             $reads
@@ -46,10 +38,7 @@ final class WellDone
                     $item->key,
                     $item->about === null ? null : Pose::tryFrom($item->about),
                 )
-                : $job->entry(
-                    $good[0]->kind->value,
-                    $good[0]->body + ($good[0]->asksRemark ? ['remark' => 'seen so'] : []),
-                );
+                : $job->answer($good[0]);
         }
 
         return $asked;

@@ -7,6 +7,7 @@ namespace VividPull\Core\Log\Entry;
 use VividPull\Core\Family\Family;
 use VividPull\Core\Input\Node;
 use VividPull\Core\Log\Decoding;
+use VividPull\Core\Log\Draft;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\Finding;
 use VividPull\Core\Log\LogNames;
@@ -24,6 +25,12 @@ final readonly class AllConfirmed extends Entry
     public function __construct(Stamp $stamp, public array $keys)
     {
         parent::__construct($stamp);
+    }
+
+    /** @param  list<string>  $keys */
+    public static function draft(array $keys): Draft
+    {
+        return new Draft(EntryKind::AllConfirmed, ['keys' => $keys]);
     }
 
     public static function from(Node $body, Stamp $stamp, Decoding $with): self

@@ -7,6 +7,7 @@ namespace VividPull\Core\Log\Entry;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Input\Node;
 use VividPull\Core\Log\Decoding;
+use VividPull\Core\Log\Draft;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\LogNames;
 use VividPull\Core\Log\Stamp;
@@ -17,6 +18,15 @@ final readonly class Amended extends Entry
     public function __construct(Stamp $stamp, public string $entry, public Entry $becomes, public string $reason)
     {
         parent::__construct($stamp);
+    }
+
+    /** @param  Draft  $becomes  what the entry should have said */
+    public static function draft(string $entry, Draft $becomes, string $reason): Draft
+    {
+        return new Draft(
+            EntryKind::Amend,
+            ['entry' => $entry, 'kind' => $becomes->kind->value, 'body' => $becomes->body, 'reason' => $reason],
+        );
     }
 
     public static function from(Node $body, Stamp $stamp, Decoding $with): self

@@ -7,6 +7,7 @@ namespace VividPull\Core\Log\Entry;
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Input\Node;
 use VividPull\Core\Log\Decoding;
+use VividPull\Core\Log\Draft;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\LogNames;
 use VividPull\Core\Log\Stamp;
@@ -22,6 +23,14 @@ final readonly class Checked extends Entry
         public ?string $remark = null,
     ) {
         parent::__construct($stamp);
+    }
+
+    public static function draft(string $key, string $answer, ?Pose $pose = null): Draft
+    {
+        return new Draft(
+            EntryKind::Check,
+            ['key' => $key, 'answer' => $answer] + ($pose === null ? [] : ['pose' => $pose->value]),
+        );
     }
 
     public static function from(Node $body, Stamp $stamp, Decoding $with): self

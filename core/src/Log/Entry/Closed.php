@@ -7,6 +7,7 @@ namespace VividPull\Core\Log\Entry;
 use VividPull\Core\Input\Node;
 use VividPull\Core\Log\ClosingOutcome;
 use VividPull\Core\Log\Decoding;
+use VividPull\Core\Log\Draft;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\LogNames;
 use VividPull\Core\Log\Stamp;
@@ -17,6 +18,21 @@ final readonly class Closed extends Entry
     public function __construct(Stamp $stamp, public ClosingOutcome $outcome, public ?string $nextCheck)
     {
         parent::__construct($stamp);
+    }
+
+    /** @param  string|null  $nextCheck  its day, where a person chose another than the bench would */
+    public static function draft(ClosingOutcome $outcome, ?string $nextCheck = null): Draft
+    {
+        return new Draft(
+            EntryKind::Closed,
+            ['outcome' => $outcome->value] + ($nextCheck === null ? [] : ['next_check' => $nextCheck]),
+        );
+    }
+
+    /** @param  array<string, mixed>  $record  what was read, found and done, as it stood when it was signed */
+    public static function recording(Draft $closing, array $record): Draft
+    {
+        return new Draft(EntryKind::Closed, ['record' => $record] + $closing->body);
     }
 
     public static function from(Node $body, Stamp $stamp, Decoding $with): self

@@ -6,6 +6,7 @@ namespace VividPull\Core\Log\Entry;
 
 use VividPull\Core\Input\Node;
 use VividPull\Core\Log\Decoding;
+use VividPull\Core\Log\Draft;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\LogNames;
 use VividPull\Core\Log\Stamp;
@@ -21,6 +22,14 @@ final readonly class Complained extends Entry
     public function __construct(Stamp $stamp, public array $symptoms)
     {
         parent::__construct($stamp);
+    }
+
+    /** @param  list<Symptom>  $symptoms */
+    public static function draft(array $symptoms): Draft
+    {
+        $keys = array_map(static fn (Symptom $one): string => $one->value, $symptoms);
+
+        return new Draft(EntryKind::Complaint, ['symptoms' => $keys]);
     }
 
     public static function from(Node $body, Stamp $stamp, Decoding $with): self

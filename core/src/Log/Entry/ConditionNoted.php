@@ -6,6 +6,7 @@ namespace VividPull\Core\Log\Entry;
 
 use VividPull\Core\Input\Node;
 use VividPull\Core\Log\Decoding;
+use VividPull\Core\Log\Draft;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\LogNames;
 use VividPull\Core\Log\Stamp;
@@ -33,6 +34,14 @@ final readonly class ConditionNoted extends Entry
     public function label(): string
     {
         return Conditions::say($this->engine, $this->wheels);
+    }
+
+    public static function draft(?EngineHeat $engine, ?Wheels $wheels): Draft
+    {
+        return new Draft(
+            EntryKind::Condition,
+            array_filter(['engine' => $engine?->value, 'wheels' => $wheels?->value], is_string(...)),
+        );
     }
 
     public static function from(Node $body, Stamp $stamp, Decoding $with): self

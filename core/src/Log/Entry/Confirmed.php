@@ -6,6 +6,7 @@ namespace VividPull\Core\Log\Entry;
 
 use VividPull\Core\Input\Node;
 use VividPull\Core\Log\Decoding;
+use VividPull\Core\Log\Draft;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\LogNames;
 use VividPull\Core\Log\Stamp;
@@ -17,6 +18,11 @@ final readonly class Confirmed extends Entry
     public function __construct(Stamp $stamp, public string $key, public ?string $adjuster)
     {
         parent::__construct($stamp);
+    }
+
+    public static function draft(string $key, ?string $adjuster = null): Draft
+    {
+        return new Draft(EntryKind::Confirmed, ['key' => $key] + ($adjuster === null ? [] : ['adjuster' => $adjuster]));
     }
 
     public static function from(Node $body, Stamp $stamp, Decoding $with): self

@@ -8,6 +8,7 @@ use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Input\Node;
 use VividPull\Core\Log\Decoding;
+use VividPull\Core\Log\Draft;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\LogNames;
 use VividPull\Core\Log\Stamp;
@@ -27,6 +28,12 @@ final readonly class HandMeasured extends Entry
     public function __construct(Stamp $stamp, public float $wireMm, public array $pointMm)
     {
         parent::__construct($stamp);
+    }
+
+    /** @param  array<string, float>  $pointMm  by reading point */
+    public static function draft(float $wireMm, array $pointMm): Draft
+    {
+        return new Draft(EntryKind::Hand, ['wire_mm' => $wireMm, 'point_mm' => $pointMm]);
     }
 
     public static function from(Node $body, Stamp $stamp, Decoding $with): self

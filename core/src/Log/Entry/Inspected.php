@@ -6,6 +6,7 @@ namespace VividPull\Core\Log\Entry;
 
 use VividPull\Core\Input\Node;
 use VividPull\Core\Log\Decoding;
+use VividPull\Core\Log\Draft;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\Finding;
 use VividPull\Core\Log\LogNames;
@@ -17,6 +18,11 @@ final readonly class Inspected extends Entry
     public function __construct(Stamp $stamp, public string $key, public Finding $finding, public ?string $remark)
     {
         parent::__construct($stamp);
+    }
+
+    public static function draft(string $key, Finding $finding): Draft
+    {
+        return new Draft(EntryKind::Inspected, ['key' => $key, 'finding' => $finding->value]);
     }
 
     public static function from(Node $body, Stamp $stamp, Decoding $with): self

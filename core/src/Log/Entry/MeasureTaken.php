@@ -6,6 +6,7 @@ namespace VividPull\Core\Log\Entry;
 
 use VividPull\Core\Input\Node;
 use VividPull\Core\Log\Decoding;
+use VividPull\Core\Log\Draft;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\LogNames;
 use VividPull\Core\Log\Stamp;
@@ -26,6 +27,14 @@ final readonly class MeasureTaken extends Entry
         public ?float $atMm = null,
     ) {
         parent::__construct($stamp);
+    }
+
+    public static function draft(MeasureKey $key, float $value, string $entered, ?string $of): Draft
+    {
+        return new Draft(
+            EntryKind::Measure,
+            ['key' => $key->value, 'value' => $value, 'entered' => $entered] + ($of === null ? [] : ['of' => $of]),
+        );
     }
 
     public static function from(Node $body, Stamp $stamp, Decoding $with): self

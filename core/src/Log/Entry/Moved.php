@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Log\Entry;
 
+use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Input\Node;
 use VividPull\Core\Log\CountedSteps;
 use VividPull\Core\Log\Decoding;
+use VividPull\Core\Log\Draft;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\LogNames;
 use VividPull\Core\Log\Stamp;
@@ -19,6 +21,14 @@ final readonly class Moved extends Entry
     public function __construct(Stamp $stamp, public string $adjuster, public ?Steps $steps)
     {
         parent::__construct($stamp);
+    }
+
+    public static function draft(Adjuster $adjuster, Steps $steps): Draft
+    {
+        return new Draft(
+            EntryKind::Move,
+            ['adjuster' => $adjuster->id(), $adjuster->counting()->unit->field() => $steps->toFloat()],
+        );
     }
 
     public static function from(Node $body, Stamp $stamp, Decoding $with): self

@@ -8,6 +8,7 @@ use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Errors\Quoted;
 use VividPull\Core\Input\Node;
 use VividPull\Core\Log\Decoding;
+use VividPull\Core\Log\Draft;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\LogNames;
 use VividPull\Core\Log\Stamp;
@@ -24,6 +25,15 @@ final readonly class Opened extends Entry
         public bool $isCheck = false,
     ) {
         parent::__construct($stamp);
+    }
+
+    /** @param  array<string, mixed>  $standing  as it goes over the wire */
+    public static function draft(string $control, array $standing, bool $isCheck = false): Draft
+    {
+        return new Draft(
+            EntryKind::Opened,
+            ['control' => $control, 'standing' => $standing] + ($isCheck ? ['check' => true] : []),
+        );
     }
 
     public static function from(Node $body, Stamp $stamp, Decoding $with): self

@@ -7,6 +7,7 @@ namespace VividPull\Core\Log\Entry;
 use VividPull\Core\Cable\Part;
 use VividPull\Core\Input\Node;
 use VividPull\Core\Log\Decoding;
+use VividPull\Core\Log\Draft;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\LogNames;
 use VividPull\Core\Log\Stamp;
@@ -17,6 +18,11 @@ final readonly class PartFitted extends Entry
     public function __construct(Stamp $stamp, public Part $part, public ?string $remark)
     {
         parent::__construct($stamp);
+    }
+
+    public static function draft(Part $part): Draft
+    {
+        return new Draft(EntryKind::Part, ['part' => $part->value]);
     }
 
     public static function from(Node $body, Stamp $stamp, Decoding $with): self

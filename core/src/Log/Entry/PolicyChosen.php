@@ -7,6 +7,7 @@ namespace VividPull\Core\Log\Entry;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Input\Node;
 use VividPull\Core\Log\Decoding;
+use VividPull\Core\Log\Draft;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\LogNames;
 use VividPull\Core\Log\Stamp;
@@ -34,6 +35,23 @@ final readonly class PolicyChosen extends Entry
         public bool $isWhole = false,
     ) {
         parent::__construct($stamp);
+    }
+
+    public static function draft(Policy|SettingMode|Parking $chosen): Draft
+    {
+        $field = match (true) {
+            $chosen instanceof Policy => 'policy',
+            $chosen instanceof SettingMode => 'mode',
+            $chosen instanceof Parking => 'parking',
+        };
+
+        return new Draft(EntryKind::Policy, [$field => $chosen->value]);
+    }
+
+    /** What was begun as a check goes on as a whole job. */
+    public static function draftWhole(): Draft
+    {
+        return new Draft(EntryKind::Policy, ['whole' => true]);
     }
 
     public static function from(Node $body, Stamp $stamp, Decoding $with): self

@@ -8,6 +8,7 @@ use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Input\Node;
 use VividPull\Core\Log\Decoding;
+use VividPull\Core\Log\Draft;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\LogNames;
 use VividPull\Core\Log\Stamp;
@@ -21,6 +22,11 @@ final readonly class ReadEnough extends Entry
     public function __construct(Stamp $stamp, public ReadingPoint $point, public Pose $pose)
     {
         parent::__construct($stamp);
+    }
+
+    public static function draft(ReadingPoint $point, Pose $pose): Draft
+    {
+        return new Draft(EntryKind::Enough, ['point' => $point->value, 'pose' => $pose->value]);
     }
 
     public static function from(Node $body, Stamp $stamp, Decoding $with): self

@@ -8,11 +8,13 @@ use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Input\Node;
 use VividPull\Core\Log\Decoding;
+use VividPull\Core\Log\Draft;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\LogNames;
 use VividPull\Core\Log\Stamp;
 use VividPull\Core\Quantity\NotUnderstood;
 use VividPull\Core\Quantity\QuantityReader;
+use VividPull\Core\Quantity\ReadQuantity;
 use VividPull\Core\Quantity\Unit;
 use VividPull\Core\Spec\EngineHeat;
 use VividPull\Core\Spec\Spec;
@@ -47,6 +49,36 @@ final readonly class ReadingTaken extends Entry
             '/\/|[½⅓⅔¼¾⅛⅜⅝⅞]|\d\s*(?:"|\'\'|″|in\b|inch|thou|mil\b)|\b(?:half|quarter|eighth|sixteenth)/u',
             $this->entered,
         ) === 1;
+    }
+
+    /**
+     * @param  string  $entered  as it was typed, with its unit where that is not mm
+     * @param  ConditionNoted|null  $stands  how the machine stands; null where nobody was asked
+     */
+    public static function draft(
+        ReadQuantity $read,
+        string $entered,
+        ReadingPoint $point,
+        Pose $pose,
+        string $instrument,
+        ?ConditionNoted $stands,
+    ): Draft {
+        return new Draft(EntryKind::Reading, [
+            'mm' => $read->value,
+            'entered' => $entered,
+            'written_step_mm' => $read->coarseness,
+            'point' => $point->value,
+            'pose' => $pose->value,
+            'instrument' => $instrument,
+        ] + ConditionNoted::draft($stands?->engine, $stands?->wheels)->body);
+    }
+
+    /** What it should have said, of the machine as it stood then. */
+    public function saidAnew(Draft $becomes): Draft
+    {
+        $stood = ConditionNoted::draft($this->engine, $this->wheels)->body;
+
+        return new Draft($becomes->kind, $stood + array_diff_key($becomes->body, ['engine' => true, 'wheels' => true]));
     }
 
     public static function from(Node $body, Stamp $stamp, Decoding $with): self

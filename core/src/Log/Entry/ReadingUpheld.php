@@ -6,6 +6,7 @@ namespace VividPull\Core\Log\Entry;
 
 use VividPull\Core\Input\Node;
 use VividPull\Core\Log\Decoding;
+use VividPull\Core\Log\Draft;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\LogNames;
 use VividPull\Core\Log\Stamp;
@@ -16,6 +17,11 @@ final readonly class ReadingUpheld extends Entry
     public function __construct(Stamp $stamp, public string $reading)
     {
         parent::__construct($stamp);
+    }
+
+    public static function draft(string $reading): Draft
+    {
+        return new Draft(EntryKind::Upheld, ['reading' => $reading]);
     }
 
     public static function from(Node $body, Stamp $stamp, Decoding $with): self

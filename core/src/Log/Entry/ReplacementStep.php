@@ -6,6 +6,7 @@ namespace VividPull\Core\Log\Entry;
 
 use VividPull\Core\Input\Node;
 use VividPull\Core\Log\Decoding;
+use VividPull\Core\Log\Draft;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\LogNames;
 use VividPull\Core\Log\Stamp;
@@ -25,6 +26,16 @@ final readonly class ReplacementStep extends Entry
         public bool $isHere = true,
     ) {
         parent::__construct($stamp);
+    }
+
+    public static function draft(string $key): Draft
+    {
+        return new Draft(EntryKind::Replacing, ['key' => $key]);
+    }
+
+    public static function draftNotHere(string $key): Draft
+    {
+        return new Draft(EntryKind::Replacing, ['key' => $key, 'not_here' => true]);
     }
 
     public static function from(Node $body, Stamp $stamp, Decoding $with): self

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Log\Entry;
 
+use VividPull\Core\Cable\Adjuster;
 use VividPull\Core\Cable\ThreadedAdjuster;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Errors\Quoted;
@@ -11,6 +12,7 @@ use VividPull\Core\Errors\Refused;
 use VividPull\Core\Input\Node;
 use VividPull\Core\Log\CountedSteps;
 use VividPull\Core\Log\Decoding;
+use VividPull\Core\Log\Draft;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\LogNames;
 use VividPull\Core\Log\Stamp;
@@ -33,6 +35,26 @@ final readonly class ThreadNoted extends Entry
         public ThreadState $state = ThreadState::Measured,
     ) {
         parent::__construct($stamp);
+    }
+
+    /** @param  float  $at  in its own steps, out from fully in */
+    public static function draft(Adjuster $adjuster, float $at): Draft
+    {
+        return new Draft(
+            EntryKind::Thread,
+            ['adjuster' => $adjuster->id(), $adjuster->counting()->unit->field() => $at],
+        );
+    }
+
+    public static function draftShowing(ThreadedAdjuster $adjuster, float $mm): Draft
+    {
+        return new Draft(EntryKind::Thread, ['adjuster' => $adjuster->id(), 'showing_mm' => $mm]);
+    }
+
+    /** @param  ThreadState  $why  it was not counted */
+    public static function draftUncounted(string $adjuster, ThreadState $why): Draft
+    {
+        return new Draft(EntryKind::Thread, ['adjuster' => $adjuster, $why->value => true]);
     }
 
     public static function from(Node $body, Stamp $stamp, Decoding $with): self

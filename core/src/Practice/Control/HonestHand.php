@@ -18,13 +18,23 @@ use VividPull\Core\Input\Node;
 use VividPull\Core\Judging\GateState;
 use VividPull\Core\Judging\GateStatus;
 use VividPull\Core\Judging\Judgement;
+use VividPull\Core\Log\Draft;
+use VividPull\Core\Log\Entry\CoverMoved;
 use VividPull\Core\Log\Entry\Entry;
+use VividPull\Core\Log\Entry\HandMeasured;
+use VividPull\Core\Log\Entry\Moved;
+use VividPull\Core\Log\Entry\NothingFound;
+use VividPull\Core\Log\Entry\OutcomeSeen;
+use VividPull\Core\Log\Entry\PutRight;
+use VividPull\Core\Log\Entry\ReadEnough;
 use VividPull\Core\Log\Entry\ReadingTaken;
+use VividPull\Core\Log\Entry\ThreadNoted;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\Log;
 use VividPull\Core\Log\Person;
 use VividPull\Core\Log\Role;
 use VividPull\Core\Log\Stamp;
+use VividPull\Core\Log\ThreadState;
 use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Planning\PlanKind;
 use VividPull\Core\Planning\PlanOutcome;
@@ -207,22 +217,16 @@ final class HonestHand
     {
         foreach ($item->answers as $answer) {
             if ($answer->word === 'ok') {
-                return $this->entry($answer->kind, $answer->body);
+                return $this->entry($answer->writes);
             }
         }
         if (! $this->seesThreads) {
-            return $this->entry(EntryKind::Thread, ['adjuster' => (string) $item->about, 'unseen' => true]);
+            return $this->entry(ThreadNoted::draftUncounted((string) $item->about, ThreadState::Unseen));
         }
         $adjuster = $this->state->run->adjuster((string) $item->about);
 
         return $adjuster === null ? $this->ended(JobEnd::Lost, "No adjuster is {$item->about}.")
-            : $this->entry(
-                EntryKind::Thread,
-                [
-                    'adjuster' => $adjuster->id(),
-                    $adjuster->counting()->unit->field() => $this->control->stands($adjuster->id()),
-                ],
-            );
+            : $this->entry(ThreadNoted::draft($adjuster, $this->control->stands($adjuster->id())));
     }
 
     private function read(StageItem $item): ?WorkedJob
@@ -270,7 +274,7 @@ final class HonestHand
             : $this->posed($this->of($item)->judgement);
         $verdict = $this->of($item)->judgement->poses[$pose->value] ?? null;
         if ($verdict !== null && $verdict->mayBeLeft()) {
-            return $this->entry(EntryKind::Enough, ['point' => $this->point($item)->value, 'pose' => $pose->value]);
+            return $this->entry(ReadEnough::draft($this->point($item), $pose));
         }
 
         // Neither told nor likely enough to be left: it is turned as the bench would turn it, or nothing that turns is
@@ -339,17 +343,16 @@ final class HonestHand
         if ($next->settledBy === SettledBy::Hand) {
             $this->readings = 0;
 
-            return $this->entry(
-                EntryKind::Hand,
-                $this->control->distances(MeasuredHand::points($this->state)),
-            );
+            ['wire_mm' => $wire, 'point_mm' => $points] = $this->control->distances(MeasuredHand::points($this->state));
+
+            return $this->entry(HandMeasured::draft($wire, $points));
         }
         if ($this->state->facts->observations->isLookedAt()) {
             return $this->ended(JobEnd::Suspected, $next->sentence);
         }
         $this->readings = 0;
 
-        return $this->entry(EntryKind::NothingFound, []);
+        return $this->entry(NothingFound::draft());
     }
 
     private function turn(Adjuster $adjuster, Steps $steps): null
@@ -357,17 +360,14 @@ final class HonestHand
         if ($this->control->isCovered($adjuster->id())) {
             $this->control->uncover($adjuster->id());
             $this->deeds[] = Act::open($adjuster->id());
-            $this->entry(EntryKind::Cover, ['adjuster' => $adjuster->id(), 'off' => true]);
+            $this->entry(CoverMoved::draft($adjuster->id(), true));
         }
         $this->readings = 0;
         $this->moves++;
         $this->control->turn($adjuster->id(), $steps);
         $this->deeds[] = Act::turn($adjuster->id(), $steps);
 
-        return $this->entry(
-            EntryKind::Move,
-            ['adjuster' => $adjuster->id(), $adjuster->counting()->unit->field() => $steps->toFloat()],
-        );
+        return $this->entry(Moved::draft($adjuster, $steps));
     }
 
     private function table(): ?WorkedJob
@@ -391,10 +391,7 @@ final class HonestHand
             foreach ($table->untold(true) as $setting) {
                 $this->shift($setting->key);
 
-                return $this->entry(
-                    EntryKind::Outcome,
-                    ['setting' => $setting->key, 'saw' => $this->control->does($setting)],
-                );
+                return $this->entry(OutcomeSeen::draft($setting->key, $this->control->does($setting)));
             }
         }
 
@@ -425,14 +422,9 @@ final class HonestHand
         $this->control->cure($cure);
         $this->deeds[] = Act::cure($cure);
 
-        return $this->entry(
-            EntryKind::PutRight,
-            [
-                'cure' => in_array($cure, Families::of($this->state->spec->family)->cures(), true)
-                    ? $cure->value
-                    : Cure::Other->value,
-            ],
-        );
+        $isNamed = in_array($cure, Families::of($this->state->spec->family)->cures(), true);
+
+        return $this->entry(PutRight::draft($isNamed ? $cure : Cure::Other));
     }
 
     private function answer(StageItem $item): ?WorkedJob
@@ -455,7 +447,7 @@ final class HonestHand
         }
         foreach ($item->answers as $answer) {
             if ($word === null || $answer->word === $word) {
-                return $this->entry($answer->kind, $answer->body);
+                return $this->entry($answer->writes);
             }
         }
 
@@ -516,7 +508,7 @@ final class HonestHand
     {
         $heat = ($this->control->isHot() ? EngineHeat::Hot : EngineHeat::Cold)->value;
         foreach ($item->answers as $answer) {
-            if (($answer->body['engine'] ?? null) === $heat) {
+            if (($answer->writes->body['engine'] ?? null) === $heat) {
                 return $answer->word;
             }
         }
@@ -549,20 +541,17 @@ final class HonestHand
 
     private function line(string $line, StageItem $item, ?Pose $pose = null): null
     {
-        $draft = BenchLine::read(
+        return $this->entry(BenchLine::read(
             $line,
             new Shown(null, null, $pose, null, $this->instrument['id'], $item->key, Unit::Millimetre),
             $this->state,
             $this->person,
-        );
-
-        return $this->entry($draft->kind, $draft->body);
+        ));
     }
 
-    /** @param  array<string, mixed>  $body */
-    private function entry(EntryKind $kind, array $body): null
+    private function entry(Draft $draft): null
     {
-        $entry = $this->codec->entry($kind, Node::of($body), $this->stamp());
+        $entry = $this->codec->drafted($draft, $this->stamp());
         $this->state = Bench::accept($this->state, $entry);
         $this->deeds[] = $entry;
 

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Practice\Lesson;
 
-use VividPull\Core\Input\Node;
+use VividPull\Core\Log\ClosingOutcome;
+use VividPull\Core\Log\Entry\Closed;
 use VividPull\Core\Log\Entry\Entry;
-use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Log\Entry\Tagged;
 use VividPull\Core\Log\Person;
 use VividPull\Core\Log\Role;
 use VividPull\Core\Log\Stamp;
@@ -53,12 +54,8 @@ final readonly class AdvisedHand
         $codec = new EntryCodec($lesson->run);
 
         return $end === JobEnd::Fit
-            ? $codec->entry(EntryKind::Closed, Node::of(['outcome' => 'fit']), $stamp)
-            : $codec->entry(
-                EntryKind::Tag,
-                Node::of(['reason' => mb_substr($why === '' ? 'Not fit for use.' : $why, 0, 200)]),
-                $stamp,
-            );
+            ? $codec->drafted(Closed::draft(ClosingOutcome::Fit), $stamp)
+            : $codec->drafted(Tagged::draft(mb_substr($why === '' ? 'Not fit for use.' : $why, 0, 200)), $stamp);
     }
 
     /** The time of what was last written. */

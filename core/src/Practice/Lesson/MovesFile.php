@@ -70,7 +70,7 @@ final readonly class MovesFile
                 $attempt->job(),
                 $person,
             );
-            $attempt->write($codec->entry($draft->kind, Node::of($draft->body), $stamp));
+            $attempt->write($codec->drafted($draft, $stamp));
 
             return null;
         }
