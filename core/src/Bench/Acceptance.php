@@ -133,7 +133,7 @@ final readonly class Acceptance
         }
         foreach ($after->facts->adjusters->threads as $id => $thread) {
             $adjuster = $after->run->adjuster($id);
-            $at = $after->facts->adjusters->positions[$id] ?? null;
+            $at = $after->facts->adjusters->at($id);
             if (
                 $adjuster !== null
                 && $thread->position !== null
@@ -365,7 +365,7 @@ final readonly class Acceptance
         $whole = $adjuster->travel()->length();
         if (
             $move->steps !== null
-            && ($state->facts->adjusters->positions[$move->adjuster] ?? null) === null
+            && $state->facts->adjusters->at($move->adjuster) === null
             && abs($move->steps->count) > $whole->count
         ) {
             $moved = $adjuster->counting()->say(Steps::fromCount(abs($move->steps->count)));

@@ -129,8 +129,8 @@ final class BenchState
     {
         $way = [];
         foreach (array_keys($this->facts->adjusters->touched) as $id) {
-            $home = $this->facts->adjusters->home[$id] ?? null;
-            $now = $this->facts->adjusters->positions[$id] ?? null;
+            $home = $this->facts->adjusters->homeOf($id);
+            $now = $this->facts->adjusters->at($id);
             $way[$id] = $home === null || $now === null ? $this->turnedBack($id) : $home->minus($now);
         }
 

@@ -18,7 +18,7 @@ final readonly class Carryover
         $given = 0.0;
         foreach ($state->run->playAdjusters() as $id => $adjuster) {
             $left = $state->facts->standing->positions[$id] ?? null;
-            $found = $state->facts->adjusters->home[$id] ?? null;
+            $found = $state->facts->adjusters->homeOf($id);
             $given += $left === null || $found === null ? 0.0 : $adjuster->slackGiven($found->minus($left));
         }
 

@@ -39,13 +39,25 @@ final readonly class AdjusterFacts
         public array $may,
     ) {}
 
+    /** Where it stands, out from fully in; null where nobody knows. */
+    public function at(Adjuster|string $adjuster): ?Steps
+    {
+        return $this->positions[$adjuster instanceof Adjuster ? $adjuster->id() : $adjuster] ?? null;
+    }
+
+    /** Where it stood before anyone touched it; null where nobody knows. */
+    public function homeOf(Adjuster|string $adjuster): ?Steps
+    {
+        return $this->home[$adjuster instanceof Adjuster ? $adjuster->id() : $adjuster] ?? null;
+    }
+
     /**
      * How far advice may still move it: inward (at most nothing) and outward (at least nothing), with the thread
      * engaged that must be. Of one that nobody saw it is the most that there can be.
      */
     public function room(Adjuster $adjuster): StepRange
     {
-        $at = $this->positions[$adjuster->id()] ?? null;
+        $at = $this->at($adjuster);
         $may = $at === null
             ? $this->may[$adjuster->id()] ?? $adjuster->travel()
             : StepRange::between($at, $at);

@@ -29,7 +29,7 @@ final readonly class ChosenMode
     public static function isUnhealthyInReach(Run $run, Facts $facts): bool
     {
         $near = $run->inReach();
-        $at = $near === null ? null : $facts->adjusters->positions[$near->id()] ?? null;
+        $at = $near === null ? null : $facts->adjusters->at($near);
 
         return $near !== null && $at !== null && count($run->playAdjusters()) > 1 && ! $near->healthy()->contains($at);
     }

@@ -131,7 +131,7 @@ final readonly class GovernorAdvice
             return new self('It reaches what it should, within its limit. The nut stays.', null, null);
         }
         $flats = (int) floor(6 * min(self::MOST_AT_ONCE, min($wanted - $judged, $safe) / $perTurn));
-        $at = $facts->adjusters->positions[$nut->id()] ?? null;
+        $at = $facts->adjusters->at($nut);
         if ($flats < 1) {
             return new self('A flat more could pass the limit. The nut stays.', null, null);
         }

@@ -40,7 +40,7 @@ final readonly class Limits
         $guided = self::guided($run);
         $unknown = array_filter(
             $run->playAdjusters(),
-            static fn (Adjuster $one): bool => ($facts->adjusters->positions[$one->id()] ?? null) === null,
+            static fn (Adjuster $one): bool => $facts->adjusters->at($one) === null,
         );
         $reaching = array_filter($options, static fn (AdjusterAdvice $one): bool => $one->moves());
         $sentences = self::listed([...$reaching, ...array_diff_key($options, $reaching)]);
@@ -140,7 +140,7 @@ final readonly class Limits
         $isKnown = $facts->adjusters->seized === []
             && array_filter(
                 $run->playAdjusters(),
-                static fn (Adjuster $one): bool => ($facts->adjusters->positions[$one->id()] ?? null) === null,
+                static fn (Adjuster $one): bool => $facts->adjusters->at($one) === null,
             ) === [];
         $tooLoose = $window->expected(0.0) > $window->band->ceiling();
         $end = $window->expected($maker->most($tooLoose));

@@ -124,7 +124,7 @@ final readonly class MeetingArm
      */
     private function room(string $id, Adjuster $adjuster): array
     {
-        $home = $this->facts->adjusters->home[$id] ?? null;
+        $home = $this->facts->adjusters->homeOf($id);
         if ($home === null) {
             $whole = (float) $adjuster->safe()->length()->count;
 

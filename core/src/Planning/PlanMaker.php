@@ -77,7 +77,7 @@ final readonly class PlanMaker
         $unknown = array_filter(
             $this->run->playAdjusters(),
             fn (Adjuster $adjuster): bool => ! $adjuster->kind()->isLastResort()
-                && ($this->facts->adjusters->positions[$adjuster->id()] ?? null) === null,
+                && $this->facts->adjusters->at($adjuster) === null,
         );
         $isService = $this->mode === SettingMode::Service;
         if (
@@ -180,7 +180,7 @@ final readonly class PlanMaker
     {
         $window = $this->window->finishing($way);
         $options = $this->options($adjuster, null);
-        $at = $this->facts->adjusters->positions[$adjuster->id()] ?? null;
+        $at = $this->facts->adjusters->at($adjuster);
         // The nearest place to the target by what it reads from that side; where it stands may be it.
         $net = (int) round($window->aim() / $options->slack);
         $past = (int) max(1, round(self::PAST * Steps::PER_FLAT / $options->step));
@@ -333,7 +333,7 @@ final readonly class PlanMaker
 
         $options = PositionOptions::of(
             $adjuster,
-            $this->facts->adjusters->positions[$adjuster->id()] ?? null,
+            $this->facts->adjusters->at($adjuster),
             $this->facts->adjusters->room($adjuster),
             isset($this->facts->adjusters->coversOff[$adjuster->id()]),
             DriftAhead::of($this->facts->standing, Families::of($this->spec->family)->drift()),
@@ -447,7 +447,7 @@ final readonly class PlanMaker
         return AdjusterAdvice::towards(
             $this->window,
             $adjuster,
-            $this->facts->adjusters->positions[$adjuster->id()] ?? null,
+            $this->facts->adjusters->at($adjuster),
             $steps,
             $before,
         );

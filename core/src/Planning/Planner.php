@@ -377,7 +377,7 @@ final readonly class Planner
     {
         $unseen = array_values(array_filter(
             $run->playAdjusters(),
-            static fn (Adjuster $one): bool => ! isset($facts->adjusters->positions[$one->id()])
+            static fn (Adjuster $one): bool => $facts->adjusters->at($one) === null
                 && ! isset($facts->adjusters->threads[$one->id()]),
         ));
         usort(
@@ -718,7 +718,7 @@ final readonly class Planner
     private static function isWorthBringing(Run $run, Facts $facts, AdjusterAdvice $step): bool
     {
         $near = $run->inReach();
-        $at = $near === null ? null : $facts->adjusters->positions[$near->id()] ?? null;
+        $at = $near === null ? null : $facts->adjusters->at($near);
         if ($near === null || $at === null || $step->adjuster !== $near->id() || $step->steps === null) {
             return false;
         }
@@ -732,7 +732,7 @@ final readonly class Planner
     private static function wasFoundUnhealthy(Run $run, Facts $facts): bool
     {
         $near = $run->inReach();
-        $home = $facts->adjusters->home[$near?->id() ?? ''] ?? null;
+        $home = $facts->adjusters->homeOf($near?->id() ?? '');
 
         return $near !== null && $home !== null && ! $near->healthy()->contains($home);
     }
@@ -778,7 +778,7 @@ final readonly class Planner
                 ? self::seized($a, null)
                 : Slackening::with(
                     $a,
-                    $facts->adjusters->positions[$a->id()] ?? null,
+                    $facts->adjusters->at($a),
                     $facts->adjusters->room($a),
                     $slack,
                 ),
@@ -820,7 +820,7 @@ final readonly class Planner
             $cost = $minutes
                 + ($advice->healthyAfter
                     ? 0.0
-                    : (($facts->adjusters->positions[$id] ?? null) === null ? 1000.0 : 2000.0));
+                    : ($facts->adjusters->at($id) === null ? 1000.0 : 2000.0));
             if ($advice->moves() && $cost < $bestCost) {
                 [$best, $bestCost] = [$id, $cost];
             }
@@ -851,7 +851,7 @@ final readonly class Planner
         if ($facts->isSeized($adjuster)) {
             return self::seized($adjuster, $window->expected(0.0));
         }
-        $isUnseen = ($facts->adjusters->positions[$adjuster->id()] ?? null) === null;
+        $isUnseen = $facts->adjusters->at($adjuster) === null;
         $best = $isUnseen ? $window->expected(0.0) : $maker->furthest($adjuster);
         $canGo = $maker->canGo($adjuster, $window->aim());
         if ($window->band->contains($best) && $canGo) {

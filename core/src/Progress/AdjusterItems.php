@@ -151,8 +151,8 @@ final readonly class AdjusterItems
     public function broughtHome(): array
     {
         $near = $this->run->inReach();
-        $home = $near === null ? null : $this->facts->adjusters->home[$near->id()] ?? null;
-        $at = $near === null ? null : $this->facts->adjusters->positions[$near->id()] ?? null;
+        $home = $near === null ? null : $this->facts->adjusters->homeOf($near);
+        $at = $near === null ? null : $this->facts->adjusters->at($near);
         if ($near === null || $home === null || $at === null || ! $this->isBroughtHome($near, $home, $at)) {
             return [];
         }

@@ -124,8 +124,8 @@ final readonly class ClosingRecord
                 continue;
             }
             [$home, $at] = [
-                $state->facts->adjusters->home[$id] ?? null,
-                $state->facts->adjusters->positions[$id] ?? null,
+                $state->facts->adjusters->homeOf($id),
+                $state->facts->adjusters->at($id),
             ];
             $moved = Steps::none();
             foreach ($state->facts->readings->moves as $move) {

@@ -448,8 +448,8 @@ final class StateCodec
     /** @return array<string, mixed> where it stands, and what room it has */
     private function placeOf(Adjuster $adjuster): array
     {
-        $at = $this->state->facts->adjusters->positions[$adjuster->id()] ?? null;
-        $home = $this->state->facts->adjusters->home[$adjuster->id()] ?? null;
+        $at = $this->state->facts->adjusters->at($adjuster);
+        $home = $this->state->facts->adjusters->homeOf($adjuster);
         $shows = self::showing($adjuster);
 
         return [
@@ -475,7 +475,7 @@ final class StateCodec
     {
         $facts = $this->state->facts;
         $id = $adjuster->id();
-        $at = $facts->adjusters->positions[$id] ?? null;
+        $at = $facts->adjusters->at($id);
 
         return [
             'caution' => $adjuster->kind()->caution(),

@@ -127,7 +127,7 @@ final class PlansAgainstTryingTest extends TestCase
             && count($all) > count($usual)
             && array_filter(
                 array_keys($usual),
-                static fn (string $id): bool => ($facts->adjusters->positions[$id] ?? null) === null,
+                static fn (string $id): bool => $facts->adjusters->at($id) === null,
             ) === []
         ) {
             // Where the clamp has not wire enough for bolts fully home, they come home as far as it reaches.
@@ -287,7 +287,7 @@ final class PlansAgainstTryingTest extends TestCase
 
         return array_map(static fn (Adjuster $one): Tried => new Tried(
             $one,
-            $facts->adjusters->positions[$one->id()] ?? null,
+            $facts->adjusters->at($one),
             isset($facts->adjusters->coversOff[$one->id()]),
             true,
             $mode === SettingMode::Service && $one === $easy && $one->kind()->value !== 'pinch_clamp'

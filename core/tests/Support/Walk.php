@@ -139,7 +139,7 @@ final class Walk
     private function leavesThread(?string $id, ?Steps $steps, string $where): void
     {
         $adjuster = $this->job->state->run->adjuster($id ?? '');
-        $at = $this->job->state->facts->adjusters->positions[$id ?? ''] ?? null;
+        $at = $this->job->state->facts->adjusters->at($id ?? '');
         if ($adjuster !== null && $at !== null && $steps !== null) {
             $reach = $adjuster->safe()->reaching($at);
             Assert::assertTrue($reach->contains($at->plus($steps)), "{$where}: {$id} by {$steps->toFloat()}");
