@@ -390,14 +390,14 @@ final class ShopMemoryTest extends BrowserTestCase
             ->accessible('who is here');
         $this
             ->here(['ines' => 30, 'tomas' => 0, 'oda' => 0, 'mirre' => 0])
-            ->see('do not fit')
-            ->await('[data-does-not-fit]')
+            ->see('no time for')
+            ->await('[data-no-time]')
             ->accessible('the bench, fitted');
         $this
             ->click('[data-who-is-here]')
             ->see('Who is at the bench today?')
             ->here(['ines' => 480, 'tomas' => 480, 'oda' => 480, 'mirre' => 480])
-            ->gone('[data-does-not-fit]')
+            ->gone('[data-no-time]')
             ->see('4 people');
         $this
             ->visit('/due')

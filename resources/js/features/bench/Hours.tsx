@@ -9,7 +9,7 @@ import { Refusal } from '../../components/Refusal';
 import { useSignedIn } from '../../lib/signedIn';
 import { duration } from '../../lib/time';
 
-/** How much work waits, how much time there is for it, and what does not fit. */
+/** How much work waits, how much time there is for it, and what there is no time for. */
 export const Hours = ({ day }: { day: BenchDay }) => {
   const person = useSignedIn();
   const [open, setOpen] = useState(false);
@@ -23,7 +23,7 @@ export const Hours = ({ day }: { day: BenchDay }) => {
         {day.present.length === 0 ? ' of work' : ` of ${duration(hours)} · ${people}`}
         {day.present.length > 0 && over > 0 && (
           <Box as="span" color="ink" fontWeight="bold">
-            {` · ${over === 1 ? '1 does' : `${over} do`} not fit`}
+            {` · no time for ${over}`}
           </Box>
         )}
       </Box>
@@ -64,11 +64,11 @@ const WhoIsHere = ({ day, onClose }: { day: BenchDay; onClose: () => void }) => 
       open
       onClose={onClose}
       title="Who is at the bench today?"
-      about="The day is fitted to their hours, and what does not fit is said."
+      about="The day is planned by their hours. What there is no time for is marked."
       cancel="Cancel"
       actions={
         <Button look="vivid" onClick={() => say.mutate()} disabled={say.isPending} data-primary>
-          Fit the day
+          Plan the day
         </Button>
       }
     >

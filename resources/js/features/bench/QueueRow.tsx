@@ -2,7 +2,6 @@ import { Box, Flex } from '@chakra-ui/react';
 import type { BenchRow } from '../../api/bench';
 import { Button } from '../../components/Buttons';
 import { MachineTag } from '../../components/MachineTag';
-import { Mark } from '../../components/Marks';
 import { MiniTape } from '../../components/MiniTape';
 import { Refusal } from '../../components/Refusal';
 import { RowLink } from '../../components/RowLink';
@@ -120,10 +119,9 @@ const CheckNow = ({ row }: { row: BenchRow }) => {
 /** Whose hours hold it, once it is said who is here. */
 const Whose = ({ row }: { row: BenchRow }) =>
   row.person === null ? (
-    <Flex gap="1.5" alignItems="center" justifyContent="flex-end" fontWeight="bold" data-does-not-fit>
-      <Mark kind="found" size="small" />
-      does not fit
-    </Flex>
+    <Box fontWeight="bold" data-no-time>
+      no time today
+    </Box>
   ) : (
     <Box textStyle="small">{row.person}</Box>
   );

@@ -5,6 +5,7 @@ import { Button, Chip, LinkButton, Paper, Sheet } from '../../components/Buttons
 import { Mark } from '../../components/Marks';
 import { MiniTape } from '../../components/MiniTape';
 import { Refusal } from '../../components/Refusal';
+import { capital } from '../../lib/capital';
 import { bandText, lengthText, lengthUnit } from '../../lib/figures';
 import { useSignedIn } from '../../lib/signedIn';
 import { due, dueLine, moment } from '../../lib/time';
@@ -156,7 +157,7 @@ const Standing = ({ control }: { control: MachineControl }) => {
       </Box>
     );
   }
-  if (control.job !== null) return <Box lineHeight="snug">{control.next}</Box>;
+  if (control.job !== null) return <Box lineHeight="snug">{control.next === null ? null : capital(control.next)}</Box>;
   if (control.left_at === null) return <Box color="soft">Never worked on here.</Box>;
   const byChoice = control.left_outcome === 'by_choice';
   const left =
