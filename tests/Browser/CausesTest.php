@@ -25,6 +25,19 @@ final class CausesTest extends BrowserTestCase
         parent::tearDown();
     }
 
+    public function test_what_was_reported_is_looked_into_in_its_own_words(): void
+    {
+        $this
+            ->as('tomas')
+            ->visit('/causes')
+            ->see('Reported', 'Grip comes back slowly when it is wet.')
+            ->accessible('find the cause')
+            ->click('[aria-label=Reported] a')
+            ->see('Understood as: does not snap shut, or shuts slowly; heavy, or slow to return.')
+            ->await('[data-symptom=stays_open] [data-says=yes][aria-pressed=true]');
+        self::assertSame('Grip comes back slowly when it is wet.', $this->value('[name=words]'));
+    }
+
     public function test_a_lever_that_feels_soft_ends_at_the_arm_on_its_wrong_spline(): void
     {
         $this

@@ -14,6 +14,9 @@ final readonly class OwnWords
 {
     private const NOT = '(?:not|n.?t|never|cannot|no longer)';
 
+    /** How people say that something comes back, and not at once. */
+    private const SLOW_BACK = 'slow(?:ly)? to (?:return|come back|come up|close|shut|drop)|(?:comes?|goes|springs?) (?:back|up|shut|down)(?: too| very)? slow|(?:returns?|closes?|shuts?|snaps?|drops?)(?: back| shut| down)?(?: too| very)? slow|sluggish|lazy';
+
     private function __construct() {}
 
     /**
@@ -59,7 +62,8 @@ final readonly class OwnWords
             Symptom::BitesEarly => "{$takes}[^.]*(?:early|as soon as|right away|at the bar|immediately|straight away|leaves the bar)",
             Symptom::BitesLate => "{$takes}[^.]*(?:late|end|far out|last (?:bit|moment))",
             Symptom::Soft => 'soft|spong|nothing behind|no feel|flopp|mush|only (?:a|the) (?:little|return|light) spring|pump|too (?:light|easy)',
-            default => 'heavy(?! (?:snow|soil|ground|grass|load|clay|work))|stiff|hard to (?:pull(?! (?:it )?back)|draw|press|push|squeeze|turn)|slow(?:ly)? to (?:return|come back)|(?:comes?|goes|springs?|returns?) (?:back )?(?:too )?slow|hand hurts|two hands|lot of force',
+            default => 'heavy(?! (?:snow|soil|ground|grass|load|clay|work))|stiff|hard to (?:pull(?! (?:it )?back)|draw|press|push|squeeze|turn)|hand hurts|two hands|lot of force|'
+                .self::SLOW_BACK,
         };
     }
 
@@ -68,13 +72,13 @@ final readonly class OwnWords
         return match ($symptom) {
             Symptom::Jerky => 'jerk|snatch|all at once|jump|lurch|buck|surge|grabs',
             Symptom::DeadTravel => 'dead|nothing happens|(?:lots?|too much|a lot) of (?:free )?(?:play|slack|travel)|too (?:slack|loose)|half ?way before|before (?:it|anything|something) (?:moves|happens|does)|(?:has|have) to (?:pull|push|turn)[^.]*before',
-            Symptom::LowTopSpeed => 'slow|top speed|tops? out|no speed|'.self::NOT
+            Symptom::LowTopSpeed => '(?<!back )(?<!up )(?<!shut )slow(?! to |ly to )|top speed|tops? out|no speed|'.self::NOT
                 .' go fast|gutless|speed is (?:down|low)|used to (?:go|be) fast',
             Symptom::NotWideOpen => 'full throttle|'.self::NOT
                 .' (?:open|(?:wide|fully|all the way) open)|half throttle|'.self::NOT.' rev|bogs?|'.self::NOT
                 .' reach full|full (?:power|gas)',
             Symptom::StaysOpen => 'stick|hangs?|stays? (?:open|on|where)|(?:throttle|grip|trigger|pedal|gas)[^.]*(?:stick|stay|hang)|'
-                .self::NOT.' (?:snap|close|shut)',
+                .self::NOT.' (?:snap|close|shut)|'.self::SLOW_BACK,
             default => 'idle[^.]*(?:rise|climb|up|chang|goes)|(?:rev|race)s?[^.]*(?:turn|steer|bars?|handlebar)|(?:steer|turn)[^.]*(?:rev|idle|race)',
         };
     }
@@ -105,7 +109,8 @@ final readonly class OwnWords
                 .self::NOT.' start|hard to start|sometimes[^.]*start|no start',
             Symptom::RopeHard => 'rope|cord',
             Symptom::RunsOn => '(?:runs?|goes|turns?|spins?) on|keeps? (?:running|spinning|going|turning)|blade[^.]*(?:spin|run|stop|go)|'
-                .self::NOT.' stop|stops? (?:too )?late|after letting go|(?:long|ages) to stop',
+                .self::NOT.' stop|stops? (?:too )?late|after letting go|(?:long|ages) to stop|'
+                    .self::SLOW_BACK,
             Symptom::PlayChanges => '(?:play|slack|clutch|it|adjustment|setting)[^.]*(?:chang|differ|vari)|(?:chang|differ|vari)[^.]*(?:play|slack)|day to day|hot and cold|sometimes (?:tight|loose)|one day',
             Symptom::NoSpringBack => self::NOT
                 .' (?:spring|come|snap|go|return) ?(?:back)?|(?:falls?|flops?) (?:forward|down)|stays? (?:in|down|pulled|back|where)|hangs? down',

@@ -52,7 +52,7 @@ enum Symptom: string
             self::DeadTravel => 'Dead travel first',
             self::LowTopSpeed => 'Low top speed',
             self::NotWideOpen => 'Does not open fully',
-            self::StaysOpen => 'Does not snap shut',
+            self::StaysOpen => 'Does not snap shut, or shuts slowly',
             self::IdleRises => 'Idle rises when steering',
             self::CreepsOut => 'Moves or turns with the control let go',
             self::Weak => 'Drive weak or slow',

@@ -84,6 +84,20 @@ final class OwnWordsTest extends TestCase
             'throttle stays open when I let go',
             'stays_open',
         ];
+        // A throttle that closes slowly is open when the hand has let go of it: it does not snap shut.
+        yield 'grip comes back slowly when it is wet' => [
+            FamilyKey::TwistGrip,
+            'grip comes back slowly when it is wet',
+            'stays_open',
+        ];
+        yield 'pedal is slow to come up' => [FamilyKey::PedalThrottle, 'pedal is slow to come up', 'stays_open'];
+        yield 'pedal comes up slowly' => [FamilyKey::PedalThrottle, 'pedal comes up slowly', 'stays_open'];
+        yield 'cart goes slowly' => [FamilyKey::PedalThrottle, 'cart goes slowly', 'low_top_speed'];
+        yield 'trigger goes back too slow' => [FamilyKey::TriggerThrottle, 'trigger goes back too slow', 'stays_open'];
+        yield 'grip feels lazy' => [FamilyKey::TwistGrip, 'grip feels lazy', 'stays_open'];
+        // And a bail that comes back slowly lets the blade run on.
+        yield 'bail is slow to return' => [FamilyKey::Bail, 'bail is slow to return', 'runs_on'];
+        yield 'lever is slow to return' => [FamilyKey::ClutchLever, 'lever is slow to return', 'heavy'];
         yield 'grip is sticky' => [FamilyKey::TwistGrip, 'grip is sticky', 'stays_open'];
         yield 'engine races when bars are turned left' => [
             FamilyKey::TwistGrip,

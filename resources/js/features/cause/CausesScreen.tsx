@@ -1,19 +1,22 @@
-import { Box, Flex, Heading } from '@chakra-ui/react';
+import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useState } from 'react';
+import { benchQuery } from '../../api/bench';
 import { complaintsQuery } from '../../api/complaints';
-import { machineQuery, machinesQuery } from '../../api/machines';
+import { type Intake, machineQuery, machinesQuery } from '../../api/machines';
 import { Field, FieldLabel, LinkButton, Sheet } from '../../components/Buttons';
 import { Frame } from '../../components/Frame';
 import { PickOne } from '../../components/PickOne';
 import { Failure, Loading } from '../../components/States';
 import { LookedFor } from '../bench/LookedFor';
+import { Reported } from '../bench/Reported';
 
 const SHOWN = 8;
 
 /** Where one begins when something feels wrong: complaints that are being looked into, and a machine to begin with. */
 export default function CausesScreen() {
   const { data, error, refetch } = useQuery(complaintsQuery);
+  const { data: day } = useQuery(benchQuery);
   return (
     <Frame>
       <Flex alignItems="center" gap="4" marginBottom="3" flexWrap="wrap">
@@ -21,24 +24,33 @@ export default function CausesScreen() {
           Find the cause
         </Heading>
         <LinkButton to="/causes/counts" look="quiet" textDecoration="none">
-          What it was
+          Causes found
         </LinkButton>
       </Flex>
-      <Flex direction="column" gap="4" maxWidth="192">
+      <Grid gap="4" templateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) {sizes.84}' }} alignItems="start">
         <Begin />
-        {data === undefined ? (
-          error !== null ? (
-            <Failure error={error} retry={() => refetch()} />
+        <Flex direction="column" gap="4" order={{ base: -1, lg: 0 }} _empty={{ display: 'none' }}>
+          {data === undefined ? (
+            error !== null ? (
+              <Failure error={error} retry={() => refetch()} />
+            ) : (
+              <Loading what="complaints" />
+            )
           ) : (
-            <Loading what="complaints" />
-          )
-        ) : (
-          <LookedFor title="Being looked for" complaints={data.complaints} />
-        )}
-      </Flex>
+            <LookedFor title="Being looked for" complaints={data.complaints} />
+          )}
+          <Reported intakes={day?.intakes ?? []} to={toCause} />
+        </Flex>
+      </Grid>
     </Frame>
   );
 }
+
+/** Where it is known of which control it was said, its cause is looked for at once. */
+const toCause = (one: Intake): string =>
+  one.control === null
+    ? `/machines/${encodeURIComponent(one.tag)}`
+    : `/machines/${encodeURIComponent(one.tag)}/${one.control}/cause?words=${encodeURIComponent(one.words)}`;
 
 const Begin = () => {
   const [find, setFind] = useState('');

@@ -23,7 +23,7 @@ export default function CountsScreen() {
     <Frame>
       <Flex alignItems="center" gap="4" marginBottom="4" flexWrap="wrap">
         <Heading as="h1" fontSize="2xl" marginRight="auto">
-          What it was
+          Causes found
         </Heading>
         <LinkButton to="/causes" look="quiet" textDecoration="none">
           Find the cause
