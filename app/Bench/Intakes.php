@@ -11,6 +11,8 @@ use App\Models\User;
 use App\Refusals\Conflict;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
+use VividPull\Core\Diagnosis\Causes;
+use VividPull\Core\Diagnosis\OwnWords;
 use VividPull\Core\Input\Node;
 
 /** Reports that something feels odd: taken in by anybody at the counter, taken up by a job, or answered. */
@@ -19,7 +21,7 @@ final readonly class Intakes
     /** @return list<array<string, mixed>> not yet answered, oldest first */
     public static function open(?Machine $machine = null): array
     {
-        $intakes = Intake::query()->with(['machine', 'control', 'user'])->whereNull('answered_at')
+        $intakes = Intake::query()->with(['machine.controls.specVersion', 'control.specVersion', 'user'])->whereNull('answered_at')
             ->when($machine !== null, static fn (Builder $query) => $query->where('machine_id', $machine?->id))
             ->orderBy('at')
             ->limit(100)
@@ -32,6 +34,7 @@ final readonly class Intakes
             'control' => $one->control?->key,
             'control_name' => $one->control?->name,
             'words' => $one->words,
+            'may_stop' => self::mayStop($one),
             'by' => $one->user->name,
             'at' => $one->at->toIso8601String(),
         ])->all());
@@ -83,6 +86,49 @@ final readonly class Intakes
         return self::about($control)->first()?->words;
     }
 
+    /**
+     * @return list<string> what was reported about it by which nobody should run the machine, as far as the words tell
+     */
+    public static function stopping(Control $control): array
+    {
+        $said = self::about($control)->pluck('words')->map(
+            static fn (string $words): array => self::understood($words, [$control]),
+        );
+
+        return array_values(array_unique(array_merge([], ...$said->all())));
+    }
+
+    /** @return list<string> the same of one report: of its control, or of every control where it names none */
+    private static function mayStop(Intake $one): array
+    {
+        return self::understood($one->words, $one->control === null ? $one->machine->controls->all() : [$one->control]);
+    }
+
+    /** Whether it names no control, and may stop the machine by another than this: no job on this one answers that. */
+    private static function isOfAnother(Intake $one, Control $control): bool
+    {
+        return $one->control === null
+            && self::mayStop($one) !== []
+            && self::understood($one->words, [$control]) === [];
+    }
+
+    /**
+     * @param  array<int, Control>  $controls
+     * @return list<string>
+     */
+    private static function understood(string $words, array $controls): array
+    {
+        $said = [];
+        foreach ($controls as $control) {
+            $family = $control->loadMissing('specVersion')->spec()->family;
+            foreach (OwnWords::stopping($words, Causes::of($family)->symptoms) as $symptom) {
+                $said[$symptom->value] = $symptom->words();
+            }
+        }
+
+        return array_values($said);
+    }
+
     /** @return Builder<Intake> what was reported about it, or about the machine at large, and nobody answered */
     private static function about(Control $control): Builder
     {
@@ -93,13 +139,15 @@ final readonly class Intakes
     }
 
     /**
-     * A job begun on a control takes up what was reported about it, or about the machine at large.
+     * A job begun on a control takes up what was reported about it, or about the machine at large; what may stop the
+     * machine by another control waits for a job on that.
      *
      * @return list<string> what was reported and by whom, for the job's own log
      */
     public static function takeUp(Control $control, string $job, User $by, CarbonImmutable $now): array
     {
-        $waiting = self::about($control)->with('user')->get();
+        $waiting = self::about($control)->with(['user', 'machine.controls.specVersion', 'control.specVersion'])->get()
+            ->filter(static fn (Intake $one): bool => ! self::isOfAnother($one, $control));
         foreach ($waiting as $one) {
             $one->forceFill(['answered_at' => $now, 'answered_by_id' => $by->id, 'job_id' => $job])->save();
         }

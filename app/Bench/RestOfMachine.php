@@ -67,9 +67,15 @@ final readonly class RestOfMachine
             $state === null
                 ? []
                 : array_map(static fn (GateState $gate): string => $gate->sentence, $state->judgement->stopsRunning()),
-            $isReported ? Complaints::stopping($control) : [],
+            $isReported ? self::reported($control) : [],
             $state === null ? [] : RunsTheMachine::leftUntried($state),
         );
+    }
+
+    /** @return list<string> what stops the machine by what was said of a control, looked into or not yet */
+    private static function reported(Control $control): array
+    {
+        return array_values(array_unique([...Complaints::stopping($control), ...Intakes::stopping($control)]));
     }
 
     /**

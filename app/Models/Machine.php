@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use VividPull\Core\Spec\MeterUnit;
@@ -24,6 +25,7 @@ use VividPull\Core\Wear\Meter;
  * @property CarbonImmutable|null $ran_until
  * @property CarbonImmutable|null $retired_at
  * @property string|null $retired_why
+ * @property-read Collection<int, Control> $controls
  */
 final class Machine extends Model
 {

@@ -30,7 +30,11 @@ final class CausesTest extends BrowserTestCase
         $this
             ->as('tomas')
             ->visit('/causes')
-            ->see('Reported', 'Grip comes back slowly when it is wet.')
+            ->see(
+                'Reported',
+                'Grip comes back slowly when it is wet.',
+                'Do not run it before somebody has looked: does not snap shut, or shuts slowly.',
+            )
             ->accessible('find the cause')
             ->click('[aria-label=Reported] a')
             ->see('Understood as: does not snap shut, or shuts slowly; heavy, or slow to return.')

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Bench\RestOfMachine;
 use App\Models\Audit;
 use App\Models\Control;
 use App\Models\Machine;
@@ -240,6 +241,47 @@ final class MachineKeepingTest extends TestCase
             'Reported by Mirre: Lever feels spongy',
             (string) json_encode($job->state['log'], JSON_UNESCAPED_UNICODE),
         );
+    }
+
+    public function test_a_report_that_may_stop_the_machine_says_so_until_a_job_looks_into_it(): void
+    {
+        $report = fn (string $words, ?string $control): array => $this
+            ->postJson(
+                '/api/machines/RT-14/intakes',
+                ['id' => (string) Str::uuid(), 'words' => $words] + ($control === null ? [] : ['control' => $control]),
+            )
+            ->assertOk()
+            ->json('intakes');
+        $this->signIn('mirre');
+        $stop = ['Lever feels spongy' => [], 'Gas comes back slowly.' => ['Does not snap shut, or shuts slowly']];
+        self::assertSame([[]], array_column($report('Lever feels spongy', 'clutch'), 'may_stop'));
+        self::assertEquals(
+            $stop,
+            array_column($report('Gas comes back slowly.', null), 'may_stop', 'words'),
+            'of every control, where none is named',
+        );
+        self::assertEquals(
+            $stop,
+            array_column($this->getJson('/api/bench')->json('intakes'), 'may_stop', 'words'),
+        );
+        $clutch = HttpJob::open($this->signIn('ines'), 'RT-14', 'clutch');
+        self::assertSame(
+            ['Gas comes back slowly.'],
+            array_column($this->getJson('/api/machines/RT-14')->json('intakes'), 'words'),
+            'no job on another control answers it',
+        );
+        $said = 'Of its throttle grip is reported: does not snap shut, or shuts slowly.';
+        self::assertContains($said, RestOfMachine::againstRunning($this->machine('RT-14'), 'clutch'));
+        $clutch->body('tag', ['reason' => 'lever cracked'])->assertOk();
+        $clutch->body('closed', ['outcome' => 'tagged'])->assertOk();
+        HttpJob::open($this, 'RT-14', 'throttle');
+        self::assertSame([], $this->getJson('/api/machines/RT-14')->json('intakes'));
+        self::assertNotContains($said, RestOfMachine::againstRunning($this->machine('RT-14'), 'clutch'));
+    }
+
+    private function machine(string $tag): Machine
+    {
+        return Machine::query()->where('tag', $tag)->firstOrFail();
     }
 
     public function test_a_report_is_answered_in_words_once(): void

@@ -1492,6 +1492,10 @@ export type Intake = {
     control: string | null;
     control_name: string | null;
     words: string;
+    /**
+     * What it may mean by which nobody runs the machine until its cause is found, as far as its words tell.
+     */
+    may_stop: Array<string>;
     by: string;
     at: string;
 };

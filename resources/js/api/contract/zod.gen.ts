@@ -75,6 +75,7 @@ export const zIntake = z.object({
     control: z.nullable(z.string()),
     control_name: z.nullable(z.string()),
     words: z.string(),
+    may_stop: z.array(z.string()),
     by: z.string(),
     at: z.string()
 });

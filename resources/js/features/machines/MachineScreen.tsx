@@ -81,6 +81,11 @@ const Whole = ({ machine }: { machine: Machine }) => {
           <b>Retired:</b> {machine.retired_why}. Its past is kept; no job starts on it.
         </Sheet>
       )}
+      {machine.intakes.length > 0 && (
+        <Box marginBottom="4">
+          <IntakeSheet intakes={machine.intakes} tag={machine.tag} />
+        </Box>
+      )}
       <Grid templateColumns={{ base: '1fr', lg: '{sizes.82} 1fr' }} gap="4" alignItems="start">
         <Flex direction="column" gap="4" role="group" aria-label="Controls">
           {machine.controls.length > 1 && !machine.retired && (
@@ -106,7 +111,6 @@ const Whole = ({ machine }: { machine: Machine }) => {
         </Flex>
         {control !== undefined && (
           <Flex direction="column" gap="4" minWidth="0">
-            {machine.intakes.length > 0 && <IntakeSheet intakes={machine.intakes} tag={machine.tag} />}
             <ControlHistory control={control} usageUnit={machine.usage_unit} />
             <Later>
               <RunAndSpec tag={machine.tag} control={control} />
