@@ -82,8 +82,8 @@ final class CausesTest extends BrowserTestCase
             ->as('ines')
             ->visit('/machines/QB-01')
             ->click('[data-cause-of-report]')
-            ->see('What feels wrong?', 'Understood as: heavy, or slow to return')
-            ->await('[data-symptom=heavy] [aria-pressed=true]')
+            ->see('What feels wrong?', 'Understood as: does not snap shut, or shuts slowly; heavy, or slow to return')
+            ->await('[data-symptom=stays_open] [aria-pressed=true]')
             ->click('[data-primary]')
             ->see('Look at this next');
         $this
