@@ -309,9 +309,12 @@ final readonly class Complaints
             static fn (ComplaintAnswer $one): bool => $one->kind === AnswerKind::Symptom->value
                 && $one->answer === Evidence::YES,
         );
+        if ($felt === []) {
+            return [];
+        }
         $stopping = array_filter(
-            array_map(static fn (string $one): Symptom => Symptom::from($one), array_keys($felt)),
-            static fn (Symptom $one): bool => $one->stopsTheMachine(),
+            Causes::of($control->loadMissing('specVersion')->spec()->family)->stopping(),
+            static fn (Symptom $one): bool => isset($felt[$one->value]),
         );
 
         return array_values(array_map(static fn (Symptom $one): string => $one->words(), $stopping));
@@ -368,7 +371,8 @@ final readonly class Complaints
      */
     public static function start(Control $control, string $words): array
     {
-        $symptoms = Causes::of($control->spec()->family)->symptoms;
+        $knowledge = Causes::of($control->spec()->family);
+        $stopping = $knowledge->stopping();
 
         return [
             'tag' => $control->machine->tag,
@@ -381,13 +385,13 @@ final readonly class Complaints
                 static fn (Symptom $one): array => [
                     'key' => $one->value,
                     'words' => $one->words(),
-                    'stops' => $one->stopsTheMachine(),
+                    'stops' => in_array($one, $stopping, true),
                 ],
-                $symptoms,
+                $knowledge->symptoms,
             ),
             'understood' => array_map(
                 static fn (Symptom $one): string => $one->value,
-                OwnWords::understood($words, $symptoms),
+                OwnWords::understood($words, $knowledge->symptoms),
             ),
         ];
     }

@@ -121,7 +121,7 @@ final readonly class Intakes
         $said = [];
         foreach ($controls as $control) {
             $family = $control->loadMissing('specVersion')->spec()->family;
-            foreach (OwnWords::stopping($words, Causes::of($family)->symptoms) as $symptom) {
+            foreach (OwnWords::stopping($words, Causes::of($family)) as $symptom) {
                 $said[$symptom->value] = $symptom->words();
             }
         }

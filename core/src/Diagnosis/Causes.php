@@ -19,6 +19,7 @@ use VividPull\Core\Diagnosis\Knowledge\SlidingDriveCauses;
 use VividPull\Core\Diagnosis\Knowledge\SpeedSelectorCauses;
 use VividPull\Core\Diagnosis\Knowledge\TriggerThrottleCauses;
 use VividPull\Core\Diagnosis\Knowledge\TwistGripCauses;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Spec\FamilyKey;
 
 /** The causes of each family, a file each. */
@@ -27,6 +28,13 @@ final readonly class Causes
     private function __construct() {}
 
     public static function of(FamilyKey $family): Knowledge
+    {
+        $known = self::known($family);
+
+        return Families::of($family)->worksWhileHeld() ? $known->whileHeld() : $known;
+    }
+
+    private static function known(FamilyKey $family): Knowledge
     {
         return match ($family) {
             FamilyKey::ClutchLever => ClutchLeverCauses::knowledge(),

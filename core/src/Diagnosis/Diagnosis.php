@@ -27,9 +27,8 @@ final readonly class Diagnosis
         }
         usort($ranked, static fn (Ranked $one, Ranked $other): int => $other->chance <=> $one->chance);
         $stopping = array_filter(
-            $knowledge->symptoms,
-            static fn (Symptom $one): bool => $one->stopsTheMachine()
-                && $evidence->answer($one->value) === Evidence::YES,
+            $knowledge->stopping(),
+            static fn (Symptom $one): bool => $evidence->answer($one->value) === Evidence::YES,
         );
 
         return new self($ranked, Troubleshooter::next($knowledge, $belief, $evidence, $byPhone), $stopping !== []);

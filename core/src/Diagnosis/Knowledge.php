@@ -18,8 +18,29 @@ final readonly class Knowledge
      * @param  list<Symptom>  $symptoms
      * @param  array<string, Check>  $checks
      * @param  array<string, Cause>  $causes  the unlisted one last
+     * @param  bool  $worksWhileHeld  whether what the control works goes on for as long as that is held
      */
-    private function __construct(public array $symptoms, public array $checks, public array $causes) {}
+    private function __construct(
+        public array $symptoms,
+        public array $checks,
+        public array $causes,
+        private bool $worksWhileHeld = false,
+    ) {}
+
+    /** The same, of a control by which something goes on for as long as it is held. */
+    public function whileHeld(): self
+    {
+        return new self($this->symptoms, $this->checks, $this->causes, true);
+    }
+
+    /** @return list<Symptom> those by which nobody runs the machine until the cause is found */
+    public function stopping(): array
+    {
+        return array_values(array_filter(
+            $this->symptoms,
+            fn (Symptom $one): bool => $one->stopsTheMachine($this->worksWhileHeld),
+        ));
+    }
 
     /**
      * @param  list<Symptom>  $symptoms

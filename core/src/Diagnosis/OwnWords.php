@@ -36,15 +36,11 @@ final readonly class OwnWords
     /**
      * What they seem to mean by which nobody runs the machine until its cause is found.
      *
-     * @param  list<Symptom>  $symptoms  those of a family
      * @return list<Symptom> in the family's order
      */
-    public static function stopping(string $words, array $symptoms): array
+    public static function stopping(string $words, Knowledge $knowledge): array
     {
-        return array_values(array_filter(
-            self::understood($words, $symptoms),
-            static fn (Symptom $one): bool => $one->stopsTheMachine(),
-        ));
+        return self::understood($words, $knowledge->stopping());
     }
 
     /** How people say it, as a pattern; a word may go on after each. */

@@ -99,7 +99,10 @@ final readonly class Facts
     /** @return list<Proof> those of the control, and whether what it was brought in with is gone */
     public function proofs(Spec $spec, Run $run): array
     {
-        return [...$spec->proofs($run), ...SymptomProofs::of($this->observations->symptoms)];
+        return [
+            ...$spec->proofs($run),
+            ...SymptomProofs::of($this->observations->symptoms, $spec->worksWhileHeld()),
+        ];
     }
 
     /** Of those, the one with this key. */

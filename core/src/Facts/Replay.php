@@ -247,7 +247,7 @@ final class Replay
     private function check(Checked $check): void
     {
         $proofs = array_filter(
-            [...$this->spec->proofs($this->run), ...SymptomProofs::of($this->sightings->symptoms())],
+            [...$this->spec->proofs($this->run), ...SymptomProofs::of($this->sightings->symptoms(), $this->spec->worksWhileHeld())],
             static fn (Proof $one): bool => $one->key === $check->key,
         );
         $this->trials->check($check, array_shift($proofs), $this->readings->at(), $this->refit());

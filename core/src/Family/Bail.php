@@ -39,6 +39,11 @@ final readonly class Bail extends CommonFamily
         return FamilyKey::Bail;
     }
 
+    public function worksWhileHeld(): bool
+    {
+        return true;
+    }
+
     public function title(): string
     {
         return 'Operator-presence bail';

@@ -56,6 +56,11 @@ abstract readonly class CommonFamily implements Family
         return 'handle';
     }
 
+    public function worksWhileHeld(): bool
+    {
+        return false;
+    }
+
     /** Oil inside the conduit, grease on pivots and Z-bends. Common practice, no source. */
     public function consumables(): array
     {

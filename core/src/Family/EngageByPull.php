@@ -24,6 +24,11 @@ final readonly class EngageByPull extends DriveClutch
         return FamilyKey::EngageByPull;
     }
 
+    public function worksWhileHeld(): bool
+    {
+        return true;
+    }
+
     public function title(): string
     {
         return 'Drive clutch, engaged by its pull';

@@ -41,6 +41,11 @@ final readonly class HookControl extends CommonFamily
 
     private const RUNNING = 'Outdoors: carbon monoxide kills. Auger area clear: use a stick, never a hand. Operator in place, nobody in front.';
 
+    public function worksWhileHeld(): bool
+    {
+        return true;
+    }
+
     public function title(): string
     {
         return 'Control on hook holes';

@@ -36,6 +36,11 @@ final readonly class PedalThrottle extends CommonFamily
         return FamilyKey::PedalThrottle;
     }
 
+    public function worksWhileHeld(): bool
+    {
+        return true;
+    }
+
     public function title(): string
     {
         return 'Throttle pedal';

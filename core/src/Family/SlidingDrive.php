@@ -41,6 +41,11 @@ final readonly class SlidingDrive extends CommonFamily
         return FamilyKey::SlidingDrive;
     }
 
+    public function worksWhileHeld(): bool
+    {
+        return true;
+    }
+
     public function title(): string
     {
         return 'Sliding drive handle';

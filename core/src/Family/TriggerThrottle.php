@@ -36,6 +36,11 @@ final readonly class TriggerThrottle extends CommonFamily
         return FamilyKey::TriggerThrottle;
     }
 
+    public function worksWhileHeld(): bool
+    {
+        return true;
+    }
+
     public function title(): string
     {
         return 'Throttle trigger';

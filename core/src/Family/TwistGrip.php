@@ -39,6 +39,11 @@ final readonly class TwistGrip extends CommonFamily
         return FamilyKey::TwistGrip;
     }
 
+    public function worksWhileHeld(): bool
+    {
+        return true;
+    }
+
     public function title(): string
     {
         return 'Throttle grip';

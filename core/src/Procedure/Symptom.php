@@ -72,17 +72,22 @@ enum Symptom: string
         };
     }
 
-    /** Whether the machine is not to be run until the cause is found. */
-    public function stopsTheMachine(): bool
+    /**
+     * Whether the machine is not to be run until the cause is found.
+     *
+     * @param  bool  $worksWhileHeld  whether what the control works goes on for as long as that is held: one that does
+     *     not come back by itself leaves a throttle open, or a drive or a blade going. Common practice, no source.
+     */
+    public function stopsTheMachine(bool $worksWhileHeld): bool
     {
         return match ($this) {
+            self::NoSpringBack => $worksWhileHeld,
             self::StaysOpen, self::CreepsIn, self::CreepsOut, self::IdleRises, self::RunsOn, self::DoesNotHold,
             self::WrongDirection => true,
             self::Slips, self::HardToShift, self::BitesEarly, self::BitesLate, self::Soft, self::Heavy,
             self::PlayChanges, self::Jerky, self::DeadTravel, self::LowTopSpeed,
             self::NotWideOpen, self::Weak, self::HardToPullBack, self::StartsSometimes, self::RopeHard,
-            self::BangsOnUnlocking, self::DashDisagrees, self::NoSpringBack,
-            self::EndOfThread, self::Wobbles, self::AgainAndAgain, self::Drags => false,
+            self::BangsOnUnlocking, self::DashDisagrees, self::EndOfThread, self::Wobbles, self::AgainAndAgain, self::Drags => false,
         };
     }
 }

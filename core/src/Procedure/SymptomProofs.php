@@ -16,11 +16,15 @@ final readonly class SymptomProofs
 
     /**
      * @param  list<Symptom>  $symptoms
+     * @param  bool  $worksWhileHeld  whether what the control works goes on for as long as that is held
      * @return list<Proof>
      */
-    public static function of(array $symptoms): array
+    public static function of(array $symptoms, bool $worksWhileHeld): array
     {
-        return array_map(self::proof(...), $symptoms);
+        return array_map(
+            static fn (Symptom $one): Proof => self::proof($one, $one->stopsTheMachine($worksWhileHeld)),
+            $symptoms,
+        );
     }
 
     public static function isOne(Proof $proof): bool
@@ -45,9 +49,8 @@ final readonly class SymptomProofs
         return self::BEGINNING.$symptom->value;
     }
 
-    private static function proof(Symptom $symptom): Proof
+    private static function proof(Symptom $symptom, bool $stops): Proof
     {
-        $stops = $symptom->stopsTheMachine();
         // What would hurt somebody is never left, and never taken as gone unseen.
         $more = $stops ? [] : [Proof::LEFT => 'Still there, left so', Proof::NOT_HERE => 'Cannot be tried here'];
 

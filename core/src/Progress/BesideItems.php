@@ -257,7 +257,10 @@ final readonly class BesideItems
     private function foundFailing(): array
     {
         return array_filter(
-            [...$this->foundProofs(), ...SymptomProofs::of($this->facts->observations->symptoms)],
+            [
+                ...$this->foundProofs(),
+                ...SymptomProofs::of($this->facts->observations->symptoms, $this->spec->worksWhileHeld()),
+            ],
             fn (Proof $proof): bool => ($answer = $this->facts->answers->checks[$proof->key] ?? null) !== null
                 && ! $proof->passes($answer->answer),
         );

@@ -116,6 +116,12 @@ final readonly class Spec
         return $this->conditions->engine !== null || $this->declared->movesWithHeat();
     }
 
+    /** Whether what its control works goes on for as long as that is held. */
+    public function worksWhileHeld(): bool
+    {
+        return $this->declared->worksWhileHeld();
+    }
+
     public function wheelsMatter(): bool
     {
         return $this->conditions->wheels !== null;

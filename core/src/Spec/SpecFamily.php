@@ -17,6 +17,12 @@ interface SpecFamily
     /** What the hand or foot moves, as its people call it. */
     public function moved(): string;
 
+    /**
+     * Whether what it works goes on for as long as it is held, and no longer: a grip, a drive handle, a bail. One that
+     * does not come back by itself goes on without a hand.
+     */
+    public function worksWhileHeld(): bool;
+
     /** Whether heat changes its play so much that cold or hot is written down even where its book is silent. */
     public function movesWithHeat(): bool;
 

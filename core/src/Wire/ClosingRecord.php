@@ -164,7 +164,8 @@ final readonly class ClosingRecord
             }
         }
 
-        foreach (SymptomProofs::of($state->facts->observations->symptoms) as $proof) {
+        $symptoms = SymptomProofs::of($state->facts->observations->symptoms, $state->spec->worksWhileHeld());
+        foreach ($symptoms as $proof) {
             $given = $state->facts->answers->checks[$proof->key] ?? null;
             $left = $given?->answer === Proof::LEFT
                 ? [...$left, SymptomProofs::words($proof).", still there: {$given->remark}"]

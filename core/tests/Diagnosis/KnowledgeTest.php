@@ -36,6 +36,48 @@ final class KnowledgeTest extends TestCase
         }
     }
 
+    /**
+     * By what nobody runs the machine until the cause is found. Common practice, no source.
+     *
+     * @return iterable<string, array{FamilyKey, list<string>}>
+     */
+    public static function stopping(): iterable
+    {
+        $stopping = [
+            'clutch_lever' => ['creeps_in'],
+            'automatic_clutch' => ['creeps_out'],
+            'hydraulic_clutch' => ['creeps_in'],
+            // A grip that does not come back by itself stays open, whatever it is called.
+            'twist_grip' => ['stays_open', 'idle_rises', 'no_spring_back'],
+            'trigger_throttle' => ['stays_open', 'creeps_out', 'no_spring_back'],
+            'pedal_throttle' => ['stays_open', 'no_spring_back'],
+            // And a handle that drives or turns something goes on with it.
+            'sliding_drive' => ['creeps_out', 'no_spring_back'],
+            'engage_by_pull' => ['creeps_out', 'no_spring_back'],
+            'bail' => ['runs_on', 'no_spring_back'],
+            'hook_control' => ['creeps_out', 'no_spring_back'],
+            // A lever that is pulled to stop the drive stays stopped.
+            'release_by_pull' => ['creeps_in'],
+            'speed_selector' => ['wrong_direction', 'creeps_out'],
+            'mode_cables' => ['does_not_hold'],
+            'brake_pull' => ['does_not_hold'],
+            'other_control' => ['does_not_hold'],
+        ];
+        foreach (FamilyKey::cases() as $family) {
+            yield $family->value => [$family, $stopping[$family->value]];
+        }
+    }
+
+    /** @param  list<string>  $stopping */
+    #[DataProvider('stopping')]
+    public function test_what_stops_the_machine(FamilyKey $family, array $stopping): void
+    {
+        self::assertEqualsCanonicalizing(
+            $stopping,
+            array_map(static fn (Symptom $one): string => $one->value, Causes::of($family)->stopping()),
+        );
+    }
+
     #[DataProvider('families')]
     public function test_each_cause_brings_something_people_come_with_and_something_that_can_be_looked_at(FamilyKey $family): void
     {

@@ -212,6 +212,33 @@ final class OwnWordsTest extends TestCase
         self::assertLessThanOrEqual(2, count($understood), 'little else is read into it');
     }
 
+    /** @return iterable<string, array{FamilyKey, string, list<string>}> */
+    public static function reports(): iterable
+    {
+        yield 'a grip that stays' => [FamilyKey::TwistGrip, 'does not come back by itself', ['no_spring_back']];
+        yield 'a handle that stays' => [FamilyKey::EngageByPull, 'handle does not spring back', ['no_spring_back']];
+        yield 'a handle that stops the drive' => [FamilyKey::ReleaseByPull, 'handle does not spring back', []];
+        yield 'a clutch lever that stays' => [FamilyKey::ClutchLever, 'lever does not come back', []];
+        yield 'a blade' => [FamilyKey::Bail, 'blade keeps spinning after letting go', ['runs_on']];
+        yield 'a heavy lever' => [FamilyKey::ClutchLever, 'two hands to pull it', []];
+    }
+
+    /** @param  list<string>  $stops */
+    #[DataProvider('reports')]
+    public function test_what_may_stop_the_machine_is_told_from_what_does_not(
+        FamilyKey $family,
+        string $words,
+        array $stops,
+    ): void {
+        self::assertSame(
+            $stops,
+            array_map(
+                static fn (Symptom $one): string => $one->value,
+                OwnWords::stopping($words, Causes::of($family)),
+            ),
+        );
+    }
+
     public function test_what_says_nothing_of_it_is_not_understood(): void
     {
         foreach (FamilyKey::cases() as $family) {

@@ -190,23 +190,24 @@ final class SymptomGoneTest extends TestCase
         );
     }
 
-    /** @return iterable<string, array{Symptom}> */
+    /** @return iterable<string, array{Symptom, bool}> */
     public static function symptoms(): iterable
     {
         foreach (Symptom::cases() as $symptom) {
-            yield $symptom->value => [$symptom];
+            yield $symptom->value => [$symptom, false];
+            yield "{$symptom->value}, works while held" => [$symptom, true];
         }
     }
 
     #[DataProvider('symptoms')]
-    public function test_only_gone_passes_where_it_stops_the_machine(Symptom $symptom): void
+    public function test_only_gone_passes_where_it_stops_the_machine(Symptom $symptom, bool $isHeld): void
     {
-        [$proof] = SymptomProofs::of([$symptom]);
+        [$proof] = SymptomProofs::of([$symptom], $isHeld);
 
         self::assertTrue($proof->passes('gone'));
         self::assertFalse($proof->passes('still'));
-        self::assertSame(! $symptom->stopsTheMachine(), isset($proof->answers->words[Proof::LEFT]));
-        self::assertSame($symptom->stopsTheMachine(), $proof->caution !== null);
+        self::assertSame(! $symptom->stopsTheMachine($isHeld), isset($proof->answers->words[Proof::LEFT]));
+        self::assertSame($symptom->stopsTheMachine($isHeld), $proof->caution !== null);
         self::assertSame($symptom->words(), SymptomProofs::words($proof));
     }
 
