@@ -121,12 +121,10 @@ final readonly class Intakes
         $said = [];
         foreach ($controls as $control) {
             $family = $control->loadMissing('specVersion')->spec()->family;
-            foreach (OwnWords::stopping($words, Causes::of($family)) as $symptom) {
-                $said[$symptom->value] = $symptom->words();
-            }
+            $said = [...$said, ...OwnWords::stopping($words, Causes::of($family))];
         }
 
-        return array_values($said);
+        return array_values(array_unique($said));
     }
 
     /** @return Builder<Intake> what was reported about it, or about the machine at large, and nobody answered */

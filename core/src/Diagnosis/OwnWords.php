@@ -17,6 +17,12 @@ final readonly class OwnWords
     /** How people say that something comes back, and not at once. */
     private const SLOW_BACK = 'slow(?:ly)? to (?:return|come back|come up|close|shut|drop)|(?:comes?|goes|springs?) (?:back|up|shut|down)(?: too| very)? slow|(?:returns?|closes?|shuts?|snaps?|drops?)(?: back| shut| down)?(?: too| very)? slow|sluggish|lazy';
 
+    private const DAMAGED = 'fray|strands?|(?:cable|wire|bowden)[^.]*(?:snapp|broke|torn|part(?:ed|ing)|by a thread|rust)|birdcag';
+
+    private const STUCK = '(?<!adjuster )(?<!nut )(?<!barrel )(?<!bolt )(?<!adjuster is )(?<!nut is )(?<!barrel is )st[iu]ck|jam|snag|catch(?:es|ing)';
+
+    private const GOES_ON = 'keeps? (?:rev|going|driv|runn|pull|mov|turn|spin|roll|on\b)|runs? (?:on|away)|(?:took|takes) off by itself';
+
     private function __construct() {}
 
     /**
@@ -25,7 +31,7 @@ final readonly class OwnWords
      */
     public static function understood(string $words, array $symptoms): array
     {
-        $plain = (string) preg_replace('/\s+/', ' ', mb_strtolower($words));
+        $plain = self::plain($words);
 
         return array_values(array_filter(
             $symptoms,
@@ -36,11 +42,24 @@ final readonly class OwnWords
     /**
      * What they seem to mean by which nobody runs the machine until its cause is found.
      *
-     * @return list<Symptom> in the family's order
+     * @return list<string> in words: symptoms in the family's order, and a wire that may part, which is a matter of
+     *     danger on every control
      */
     public static function stopping(string $words, Knowledge $knowledge): array
     {
-        return self::understood($words, $knowledge->stopping());
+        $symptoms = array_map(
+            static fn (Symptom $one): string => $one->words(),
+            self::understood($words, $knowledge->stopping()),
+        );
+
+        return preg_match('/\b(?:'.self::DAMAGED.')/u', self::plain($words)) === 1
+            ? [...$symptoms, 'Wire frayed or broken']
+            : $symptoms;
+    }
+
+    private static function plain(string $words): string
+    {
+        return (string) preg_replace('/\s+/', ' ', mb_strtolower($words));
     }
 
     /** How people say it, as a pattern; a word may go on after each. */
@@ -64,9 +83,9 @@ final readonly class OwnWords
 
         return match ($symptom) {
             Symptom::Slips => 'slip|scream|revs? (?:go(?:es)? )?(?:up|rise)|spins? up|smells? (?:of )?burn|burning|(?:engine|revs)[^.]*(?:but|no)[^.]*(?:faster|drive|pull)',
-            Symptom::CreepsIn => 'creep|lurch|jumps? forward|(?:wants to|still) (?:move|drive|go|pull)|(?:moves?|drives?|pulls?|drags?|rolls?|stop)[^.]*(?:lever|clutch|handle) (?:is )?(?:in|pulled)'
+            Symptom::CreepsIn => 'creep|lurch|(?<!lever )(?<!cable )drags?|jumps? (?:forward|[^.]*(?:in|into) gear)|stalls?[^.]*(?:in gear|lights)|(?:wants to|still) (?:move|drive|go|pull)|(?:moves?|drives?|pulls?|drags?|rolls?|stop)[^.]*(?:lever|clutch|handle) (?:is )?(?:in|pulled)'
                 .'|(?:lever|clutch|handle) (?:is )?(?:in|pulled)[^.]*(?:moves?|drives?|pulls?|jump)|'.self::NOT
-                    .' (?:let go|release|disengage|stand|stop)',
+                    .' (?:let go|release|disengage|free|stand|stop)',
             Symptom::HardToShift => 'grind|crunch|grat|(?:hard|stiff|difficult|heavy)[^.]*(?:shift|change|move between|select|into)|neutral|'
                 .self::NOT.' go in(?:to)?|gears? (?:stick|jam)',
             Symptom::BitesEarly => "{$takes}[^.]*(?:early|as soon as|right away|at the bar|immediately|straight away|leaves the bar)",
@@ -82,13 +101,13 @@ final readonly class OwnWords
         return match ($symptom) {
             Symptom::Jerky => 'jerk|snatch|all at once|jump|lurch|buck|surge|grabs',
             Symptom::DeadTravel => 'dead|nothing happens|(?:lots?|too much|a lot) of (?:free )?(?:play|slack|travel)|too (?:slack|loose)|half ?way before|before (?:it|anything|something) (?:moves|happens|does)|(?:has|have) to (?:pull|push|turn)[^.]*before',
-            Symptom::LowTopSpeed => '(?<!back )(?<!up )(?<!shut )slow(?! to |ly to )|top speed|tops? out|no speed|'.self::NOT
+            Symptom::LowTopSpeed => '(?<!back )(?<!up )(?<!shut )slow(?! to |ly to | down)|top speed|tops? out|no speed|'.self::NOT
                 .' go fast|gutless|speed is (?:down|low)|used to (?:go|be) fast',
             Symptom::NotWideOpen => 'full throttle|'.self::NOT
                 .' (?:open|(?:wide|fully|all the way) open)|half throttle|'.self::NOT.' rev|bogs?|'.self::NOT
                 .' reach full|full (?:power|gas)',
-            Symptom::StaysOpen => 'stick|hangs?|stays? (?:open|on|where)|(?:throttle|grip|trigger|pedal|gas)[^.]*(?:stick|stay|hang)|'
-                .self::NOT.' (?:snap|close|shut)|'.self::SLOW_BACK,
+            Symptom::StaysOpen => self::STUCK.'|'.self::GOES_ON.'|'.self::SLOW_BACK.'|hangs?|stays? (?:open|on|where|at|full)|(?:throttle|grip|trigger|pedal|gas|accelerator)[^.]*(?:stay|hang|half ?way)|'
+                .self::NOT.' (?:snap|close|shut|slow down|stop|(?:go|come) back|return)|engine rac(?:es|ing)(?![^.]*(?:turn|steer|bars?))|revs? by itself|idles? (?:is |too )*(?:high|fast)',
             default => 'idle[^.]*(?:rise|climb|up|chang|goes)|(?:rev|race)s?[^.]*(?:turn|steer|bars?|handlebar)|(?:steer|turn)[^.]*(?:rev|idle|race)',
         };
     }
@@ -98,14 +117,14 @@ final readonly class OwnWords
         $goes = '(?:moves?|turns?|goes|drives?|rolls?|spins?)';
 
         return match ($symptom) {
-            Symptom::CreepsOut => "creep|{$goes} (?:off |on )?(?:by itself|on its own|at idle|when)|by itself|let go[^.]*{$goes}|keeps? (?:turning|going|moving|spinning|rolling)|goes on (?:turning|moving|going)|"
-                .self::NOT.' stop|wants to (?:drive|move|go)|at idle|rolls? on',
+            Symptom::CreepsOut => "creep|{$goes} (?:off |on )?(?:by itself|on its own|at idle|when)|by itself|let go[^.]*{$goes}|goes on (?:turning|moving|going)|{$goes}[^.]*in n(?:eutral)?\b|handle is up|"
+                .self::GOES_ON.'|'.self::NOT.' (?:stop|let go)|wants to (?:drive|move|go)|at idle|rolls? on',
             Symptom::Weak => 'weak|slow|no drive|hardly|no pull|struggl|stops? in|'.self::NOT
                 .' (?:pull|drive|propel|move|climb|throw)',
             Symptom::HardToPullBack => 'backward|pull (?:it )?back|'.self::NOT.' roll back|wheels lock',
-            Symptom::WrongDirection => 'wrong (?:way|direction)|(?:reverse|r ?1|back)[^.]*forward|(?:forward|f ?1)[^.]*back',
+            Symptom::WrongDirection => 'wrong (?:way|direction)|(?:forward|back)[^.]*in (?:reverse|forward)|(?:reverse|r ?1|back)[^.]*forward|(?:forward|f ?1)[^.]*back',
             Symptom::DoesNotHold => self::NOT
-                .' (?:hold|stop|brake|lock)|no brakes?|brakes?[^.]*(?:weak|bad|soft|poor|nothing)|weak brake|rolls? away|(?:to|on) the bar|only one (?:rear )?wheel',
+                .' (?:hold|stop|brake|lock)|no brakes?|brakes?[^.]*(?:weak|bad|soft|poor|nothing)|weak brake|rolls? (?:away|in park)|(?:to|on) the bar|slips?|fades?|useless|(?:pulls?|goes|comes) all the way(?! out)|(?:jumps?|pops?|slips?|comes?|falls?) (?:out|open|loose|undone|off)|(?:opens?|tips?)[^.]*by itself|only one (?:rear )?wheel',
             Symptom::Drags => 'drag|rub|gets? (?:very )?hot|hot (?:drum|wheel|brake)|binds?',
             Symptom::BangsOnUnlocking => 'bang|clunk|loud knock',
             default => 'dash|lamp|light[^.]*(?:wrong|on)|display',
@@ -118,12 +137,13 @@ final readonly class OwnWords
             Symptom::StartsSometimes => 'start[^.]*(?:sometimes|now and then|bad|not always|every|only|third|second|most|tries)|'
                 .self::NOT.' start|hard to start|sometimes[^.]*start|no start',
             Symptom::RopeHard => 'rope|cord',
-            Symptom::RunsOn => '(?:runs?|goes|turns?|spins?) on|keeps? (?:running|spinning|going|turning)|blade[^.]*(?:spin|run|stop|go)|'
-                .self::NOT.' stop|stops? (?:too )?late|after letting go|(?:long|ages) to stop|'
+            Symptom::RunsOn => self::GOES_ON.'|(?:goes|turns?|spins?) on|blade[^.]*(?:spin|run|stop|go)|'
+                .self::NOT.' (?:stop|switch|turn it|shut)|stops? (?:too )?late|after letting go|(?:long|ages) to stop|'
                     .self::SLOW_BACK,
             Symptom::PlayChanges => '(?:play|slack|clutch|it|adjustment|setting)[^.]*(?:chang|differ|vari)|(?:chang|differ|vari)[^.]*(?:play|slack)|day to day|hot and cold|sometimes (?:tight|loose)|one day',
             Symptom::NoSpringBack => self::NOT
-                .' (?:spring|come|snap|go|return) ?(?:back)?|(?:falls?|flops?) (?:forward|down)|stays? (?:in|down|pulled|back|where)|hangs? down',
+                .' (?:spring|come|snap|go|return) ?(?:back)?|(?:falls?|flops?) (?:forward|down)|stays?\b(?! (?:open|on|at|full))|hangs? down|'
+                    .self::STUCK,
             Symptom::EndOfThread => 'end of (?:the |its )?thread|no thread|used up|all the way out|run(?:s)? out|nothing left to',
             Symptom::Wobbles => 'wobbl|wiggl|loose (?:barrel|adjuster)|rattl',
             default => 'again|every (?:week|weekend|day|month|few)|keeps? (?:needing|coming|going out)|over and over|always (?:adjust|setting)|constantly',
