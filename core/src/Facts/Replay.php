@@ -246,8 +246,9 @@ final class Replay
 
     private function check(Checked $check): void
     {
+        $gone = SymptomProofs::of($this->sightings->symptoms(), $this->spec->worksWhileHeld());
         $proofs = array_filter(
-            [...$this->spec->proofs($this->run), ...SymptomProofs::of($this->sightings->symptoms(), $this->spec->worksWhileHeld())],
+            [...$this->spec->proofs($this->run), ...$gone],
             static fn (Proof $one): bool => $one->key === $check->key,
         );
         $this->trials->check($check, array_shift($proofs), $this->readings->at(), $this->refit());

@@ -87,7 +87,8 @@ enum Symptom: string
             self::Slips, self::HardToShift, self::BitesEarly, self::BitesLate, self::Soft, self::Heavy,
             self::PlayChanges, self::Jerky, self::DeadTravel, self::LowTopSpeed,
             self::NotWideOpen, self::Weak, self::HardToPullBack, self::StartsSometimes, self::RopeHard,
-            self::BangsOnUnlocking, self::DashDisagrees, self::EndOfThread, self::Wobbles, self::AgainAndAgain, self::Drags => false,
+            self::BangsOnUnlocking, self::DashDisagrees, self::EndOfThread, self::Wobbles, self::AgainAndAgain,
+            self::Drags => false,
         };
     }
 }
