@@ -58,6 +58,7 @@ use VividPull\Core\Log\Entry\Voided;
 use VividPull\Core\Log\Finding;
 use VividPull\Core\Log\Person;
 use VividPull\Core\Measurement\VerdictKind;
+use VividPull\Core\Procedure\GateKey;
 use VividPull\Core\Procedure\Guide;
 use VividPull\Core\Procedure\Inspection;
 use VividPull\Core\Procedure\LockStep;
@@ -65,6 +66,7 @@ use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Running;
 use VividPull\Core\Procedure\Step;
 use VividPull\Core\Procedure\SymptomProofs;
+use VividPull\Core\Procedure\WireDamage;
 use VividPull\Core\Quantity\Dimension;
 use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Quantity\Steps;
@@ -552,7 +554,7 @@ final readonly class Acceptance
             $entry instanceof MeasureTaken => self::measureInOrder($state, $entry),
             $entry instanceof Inspected => self::leftInOrder($state, $entry),
             $entry instanceof Voided => self::nothingReadAs($state, $entry->entry, null),
-            $entry instanceof Amended => self::nothingReadAs($state, $entry->entry, $entry->becomes),
+            $entry instanceof Amended => self::amendedInOrder($state, $entry),
             // Between two moves of one adjuster only the covers count; the rest is put back before the last round.
             $entry instanceof OutcomeSeen && RunsTheMachine::entry($state, $entry) => self::refitted(
                 $state,
@@ -584,15 +586,25 @@ final readonly class Acceptance
         }
     }
 
-    /** @throws Refused If it leaves a fault by choice that makes the machine unfit. */
+    /** @throws Refused If it leaves a fault that makes the machine unfit, by choice or as if it were wear. */
     private static function leftInOrder(BenchState $state, Inspected $found): void
     {
-        $isGated = array_filter(
-            $state->spec->inspections(),
-            static fn (Inspection $one): bool => $one->key === $found->key && $one->gate !== null,
-        ) !== [];
+        $gates = [];
+        foreach ($state->spec->inspections() as $inspection) {
+            $gates[$inspection->key] = $inspection->gate;
+        }
+        $gate = $gates[$found->key] ?? null;
         if (
-            $isGated
+            $gate === GateKey::WireSound
+            && $found->finding === Finding::Noted
+            && WireDamage::isSaid($found->remark ?? '')
+        ) {
+            throw Refused::because(
+                Quoted::text($found->remark ?? '').' is no wear to be noted: a wire that frays parts. Answer Fault. If it is sound, say what you saw in other words.',
+            );
+        }
+        if (
+            $gate !== null
             && $found->finding === Finding::Noted
             && ($state->facts->answers->inspected[$found->key] ?? null)?->finding === Finding::Fault
         ) {
@@ -600,6 +612,14 @@ final readonly class Acceptance
                 'What nobody may use is not left by choice. Replace it, or tag the machine. Where the fault was noted by mistake, take that back.',
             );
         }
+    }
+
+    private static function amendedInOrder(BenchState $state, Amended $amended): void
+    {
+        if ($amended->becomes instanceof Inspected) {
+            self::leftInOrder($state, $amended->becomes);
+        }
+        self::nothingReadAs($state, $amended->entry, $amended->becomes);
     }
 
     /**

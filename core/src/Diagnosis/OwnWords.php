@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Diagnosis;
 
 use VividPull\Core\Procedure\Symptom;
+use VividPull\Core\Procedure\WireDamage;
 
 /**
  * What somebody's own words seem to mean. It is shown as what was understood, and everybody may say otherwise: so a
@@ -16,8 +17,6 @@ final readonly class OwnWords
 
     /** How people say that something comes back, and not at once. */
     private const SLOW_BACK = 'slow(?:ly)? to (?:return|come back|come up|close|shut|drop)|(?:comes?|goes|springs?) (?:back|up|shut|down)(?: too| very)? slow|(?:returns?|closes?|shuts?|snaps?|drops?)(?: back| shut| down)?(?: too| very)? slow|sluggish|lazy';
-
-    private const DAMAGED = 'fray|strands?|(?:cable|wire|bowden)[^.]*(?:snapp|broke|torn|part(?:ed|ing)|by a thread|rust)|birdcag';
 
     private const STUCK = '(?<!adjuster )(?<!nut )(?<!barrel )(?<!bolt )(?<!adjuster is )(?<!nut is )(?<!barrel is )st[iu]ck|jam|snag|catch(?:es|ing)';
 
@@ -31,7 +30,7 @@ final readonly class OwnWords
      */
     public static function understood(string $words, array $symptoms): array
     {
-        $plain = self::plain($words);
+        $plain = (string) preg_replace('/\s+/', ' ', mb_strtolower($words));
 
         return array_values(array_filter(
             $symptoms,
@@ -52,14 +51,9 @@ final readonly class OwnWords
             self::understood($words, $knowledge->stopping()),
         );
 
-        return preg_match('/\b(?:'.self::DAMAGED.')/u', self::plain($words)) === 1
+        return WireDamage::isSaid($words)
             ? [...$symptoms, 'Wire frayed or broken']
             : $symptoms;
-    }
-
-    private static function plain(string $words): string
-    {
-        return (string) preg_replace('/\s+/', ' ', mb_strtolower($words));
     }
 
     /** How people say it, as a pattern; a word may go on after each. */

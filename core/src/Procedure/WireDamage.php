@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace VividPull\Core\Procedure;
+
+/**
+ * What people write of a wire that may part: frayed, or with strands broken. It is a fault on every control, and nothing
+ * to be noted as wear. Common practice, no source.
+ */
+final readonly class WireDamage
+{
+    private const NO = '(?<!no )(?<!not )(?<!without )(?<!nothing )(?<!un)(?<!no broken )';
+
+    private const SAID = 'fray|strands?\b|birdcag|snapp|(?:cable|wire|bowden)[^.]*(?:broke|torn|part(?:ed|ing)|by a thread)';
+
+    private function __construct() {}
+
+    public static function isSaid(string $words): bool
+    {
+        return preg_match('/\b'.self::NO.'(?:'.self::SAID.')/u', mb_strtolower($words)) === 1;
+    }
+}
