@@ -11,6 +11,7 @@ use App\Models\User;
 use App\Refusals\Conflict;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
 use VividPull\Core\Diagnosis\Causes;
 use VividPull\Core\Diagnosis\OwnWords;
 use VividPull\Core\Input\Node;
@@ -98,6 +99,29 @@ final readonly class Intakes
         return array_values(array_unique(array_merge([], ...$said->all())));
     }
 
+    /** @return list<string> what those reports seem to say, which its next job tries again before it is fit for use */
+    public static function symptoms(Control $control): array
+    {
+        $known = Causes::of($control->spec()->family)->symptoms;
+        $said = [];
+        foreach (self::takenUpBy($control) as $one) {
+            foreach (OwnWords::understood($one->words, $known) as $symptom) {
+                $said[$symptom->value] = true;
+            }
+        }
+
+        return array_map(strval(...), array_keys($said));
+    }
+
+    /** @return Collection<int, Intake> what a job on it takes up */
+    private static function takenUpBy(Control $control): Collection
+    {
+        return self::about($control)
+            ->with(['user', 'machine.controls.specVersion', 'control.specVersion'])
+            ->get()
+            ->filter(static fn (Intake $one): bool => ! self::isOfAnother($one, $control));
+    }
+
     /** @return list<string> the same of one report: of its control, or of every control where it names none */
     private static function mayStop(Intake $one): array
     {
@@ -144,8 +168,7 @@ final readonly class Intakes
      */
     public static function takeUp(Control $control, string $job, User $by, CarbonImmutable $now): array
     {
-        $waiting = self::about($control)->with(['user', 'machine.controls.specVersion', 'control.specVersion'])->get()
-            ->filter(static fn (Intake $one): bool => ! self::isOfAnother($one, $control));
+        $waiting = self::takenUpBy($control);
         foreach ($waiting as $one) {
             $one->forceFill(['answered_at' => $now, 'answered_by_id' => $by->id, 'job_id' => $job])->save();
         }

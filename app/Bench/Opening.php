@@ -179,7 +179,10 @@ final readonly class Opening
             'again' => $past->again(),
             'cured' => $past->cured(),
             'wish' => $summary?->wish(),
-            'symptoms' => Complaints::symptoms($control),
+            'symptoms' => array_values(array_unique([
+                ...Complaints::symptoms($control),
+                ...Intakes::symptoms($control),
+            ])),
             'drift' => $this->drift($control),
             'usage' => $control->machine->usage(),
             'usage_unit' => $control->machine->usage_unit,

@@ -241,6 +241,11 @@ final class MachineKeepingTest extends TestCase
             'Reported by Mirre: Lever feels spongy',
             (string) json_encode($job->state['log'], JSON_UNESCAPED_UNICODE),
         );
+        self::assertStringContainsString(
+            'Brought in for: lever feels soft, nothing behind it. Gone?',
+            (string) json_encode($job->state['stages'], JSON_UNESCAPED_UNICODE),
+            'what was reported is tried again before it is fit for use',
+        );
     }
 
     public function test_a_report_that_may_stop_the_machine_says_so_until_a_job_looks_into_it(): void
