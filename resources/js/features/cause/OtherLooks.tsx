@@ -18,7 +18,7 @@ export const OtherLooks = ({ complaint, looking, open }: Props) => {
     <Sheet paddingInline="4" paddingBlock="1" aria-label="Look at something else">
       <chakra.details key={String(open)} open={open} data-other-looks>
         <chakra.summary minHeight="touch" display="flex" alignItems="center" cursor="pointer" fontWeight="bold">
-          Looked at something else: {left.length}
+          Other things to look at: {left.length}
         </chakra.summary>
         {left.map((one) => (
           <Box
