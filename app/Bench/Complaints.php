@@ -37,6 +37,8 @@ use VividPull\Core\Wire\EntryCodec;
  */
 final readonly class Complaints
 {
+    private const ANSWERED = ['answers', 'control.specVersion'];
+
     /**
      * @throws Conflict If another complaint about it is open.
      */
@@ -303,21 +305,35 @@ final readonly class Complaints
     /** @return list<string> what stops the machine by an open complaint about a control, in the words people use */
     public static function stopping(Control $control): array
     {
-        $open = Complaint::query()->with('answers')->where('open_control_id', $control->id)->first();
+        $open = Complaint::query()->with(self::ANSWERED)->where('open_control_id', $control->id)->first();
+
+        return $open === null
+            ? []
+            : array_map(static fn (Symptom $one): string => $one->words(), self::stops($open));
+    }
+
+    /** @return array<int, true> every control that is not to be run by an open complaint, by its id */
+    public static function stopped(): array
+    {
+        $open = Complaint::query()->with(self::ANSWERED)->whereNotNull('open_control_id')->get()
+            ->filter(static fn (Complaint $one): bool => self::stops($one) !== []);
+
+        return array_fill_keys($open->map(static fn (Complaint $one): int => $one->control->id)->all(), true);
+    }
+
+    /** @return list<Symptom> */
+    private static function stops(Complaint $open): array
+    {
         $felt = array_filter(
-            $open === null ? [] : self::latest($open),
+            self::latest($open),
             static fn (ComplaintAnswer $one): bool => $one->kind === AnswerKind::Symptom->value
                 && $one->answer === Evidence::YES,
         );
-        if ($felt === []) {
-            return [];
-        }
-        $stopping = array_filter(
-            Causes::of($control->loadMissing('specVersion')->spec()->family)->stopping(),
-            static fn (Symptom $one): bool => isset($felt[$one->value]),
-        );
 
-        return array_values(array_map(static fn (Symptom $one): string => $one->words(), $stopping));
+        return array_values(array_filter(
+            Causes::of($open->control->spec()->family)->stopping(),
+            static fn (Symptom $one): bool => isset($felt[$one->value]),
+        ));
     }
 
     /** @return array<string, ComplaintAnswer> what was said last about each thing, in the order in which it was */

@@ -9,6 +9,8 @@ enum ControlMark: string
 {
     case Tagged = 'tagged';
     case InWork = 'in_work';
+    /** By what was reported of it, or is being looked into, not to be run. */
+    case Reported = 'reported';
     /** Left outside its band by choice, or with a fault. */
     case LeftOpen = 'left_open';
     case Fit = 'fit';

@@ -99,6 +99,25 @@ final readonly class Intakes
         return array_values(array_unique(array_merge([], ...$said->all())));
     }
 
+    /** @return array<int, true> every control that should not be run by what was reported, by its id */
+    public static function stopped(): array
+    {
+        $stopped = [];
+        $open = Intake::query()
+            ->with(['machine.controls.specVersion', 'control.specVersion'])
+            ->whereNull('answered_at')
+            ->get();
+        foreach ($open as $one) {
+            foreach ($one->control === null ? $one->machine->controls : [$one->control] as $control) {
+                if (self::understood($one->words, [$control]) !== []) {
+                    $stopped[$control->id] = true;
+                }
+            }
+        }
+
+        return $stopped;
+    }
+
     /** @return list<string> what those reports seem to say, which its next job tries again before it is fit for use */
     public static function symptoms(Control $control): array
     {

@@ -32,9 +32,15 @@ final readonly class Yard
             ->toBase();
         $controls = self::controls($machines);
         $tagged = self::taggedInWork($controls);
+        $reported = Intakes::stopped() + Complaints::stopped();
         $today = ShopClock::today();
+        $stands = static fn (stdClass $one): array => [
+            'key' => $one->key,
+            'name' => $one->name,
+            'mark' => self::mark($one, isset($tagged[$one->id]), isset($reported[$one->id]))->value,
+        ];
 
-        return array_values($machines->map(static function (Machine $machine) use ($controls, $tagged, $today): array {
+        return array_values($machines->map(static function (Machine $machine) use ($controls, $stands, $today): array {
             /** @var Collection<int, stdClass> $its */
             $its = $controls->get($machine->id, collect());
             $dues = $its
@@ -45,15 +51,7 @@ final readonly class Yard
             return $machine->brief() + [
                 'due_on' => $dues->first(),
                 'is_due' => $dues->first() !== null && $dues->first() <= $today,
-                'controls' => array_values(
-                    $its
-                        ->map(static fn (stdClass $one): array => [
-                            'key' => $one->key,
-                            'name' => $one->name,
-                            'mark' => self::mark($one, isset($tagged[$one->id]))->value,
-                        ])
-                        ->all(),
-                ),
+                'controls' => array_values($its->map($stands)->all()),
             ];
         })->all());
     }
@@ -102,11 +100,12 @@ final readonly class Yard
         );
     }
 
-    private static function mark(stdClass $control, bool $isTagged): ControlMark
+    private static function mark(stdClass $control, bool $isTagged, bool $isReported): ControlMark
     {
         return match (true) {
             $isTagged, $control->job === null && (bool) $control->is_tagged => ControlMark::Tagged,
             $control->job !== null => ControlMark::InWork,
+            $isReported => ControlMark::Reported,
             $control->outcome === null => ControlMark::Never,
             $control->fault !== null, $control->outcome === ClosingOutcome::ByChoice->value => ControlMark::LeftOpen,
             $control->outcome === ClosingOutcome::Checked->value => ControlMark::Checked,

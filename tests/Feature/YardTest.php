@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Models\Control;
 use App\Models\Machine;
 use Carbon\CarbonImmutable;
+use Illuminate\Support\Str;
 use Tests\Support\HttpJob;
 use Tests\TestCase;
 
@@ -39,6 +40,26 @@ final class YardTest extends TestCase
         $again = HttpJob::open($this);
         self::assertSame('tagged', $this->clutch(), 'until a lead lifts it');
         self::assertNotSame($job->id, $again->id);
+    }
+
+    public function test_what_is_reported_so_that_nobody_should_run_it_is_marked(): void
+    {
+        $id = (string) Str::uuid();
+        $this->signIn('ines');
+        $this->postJson(
+            '/api/machines/RT-14/intakes',
+            ['id' => $id, 'words' => 'throttle sticks'],
+        )->assertOk();
+        self::assertSame(['clutch' => 'never', 'throttle' => 'reported'], $this->marks(), 'of the control it may be of');
+        $this->postJson("/api/intakes/{$id}/answer", ['answer' => 'A glove was in the way.'])->assertOk();
+        self::assertSame(['clutch' => 'never', 'throttle' => 'never'], $this->marks(), 'answered');
+        foreach (['clutch' => ['heavy', 'never'], 'throttle' => ['no_spring_back', 'reported']] as $key => [$felt, $mark]) {
+            $this->postJson(
+                "/api/machines/RT-14/controls/{$key}/complaints",
+                ['id' => (string) Str::uuid(), 'symptoms' => [$felt => 'yes']],
+            )->assertCreated();
+            self::assertEquals($mark, $this->marks()[$key]);
+        }
     }
 
     public function test_it_knows_what_is_due_by_day_and_by_use(): void

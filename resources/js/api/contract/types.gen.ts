@@ -2074,7 +2074,7 @@ export type YardMachine = {
     }>;
 };
 
-export type ControlMark = 'tagged' | 'in_work' | 'left_open' | 'fit' | 'checked' | 'never';
+export type ControlMark = 'tagged' | 'in_work' | 'reported' | 'left_open' | 'fit' | 'checked' | 'never';
 
 export type CableEnd = 'barrel' | 'ball' | 'z_bend' | 'eyelet' | 'hook' | 'threaded' | 'bare';
 

@@ -1396,6 +1396,7 @@ export const zService = z.object({
 export const zControlMark = z.enum([
     'tagged',
     'in_work',
+    'reported',
     'left_open',
     'fit',
     'checked',

@@ -45,7 +45,7 @@ const states = [
   {
     key: 'tagged',
     label: 'Do not run',
-    holds: (one: YardMachine) => one.controls.some(({ mark }) => mark === 'tagged'),
+    holds: (one: YardMachine) => one.controls.some(({ mark }) => mark === 'tagged' || mark === 'reported'),
   },
   { key: 'due', label: 'Due', holds: (one: YardMachine) => one.is_due },
   {
@@ -178,6 +178,7 @@ const Sift = ({ machines, asked, onAsk }: SiftProps) => {
 const marks = {
   tagged: { mark: 'tag', says: 'do not run' },
   in_work: { mark: 'now', says: 'in work' },
+  reported: { mark: 'tag', says: 'reported: do not run' },
   left_open: { mark: 'found', says: 'left open' },
   fit: { mark: 'inside', says: 'fit for use' },
   checked: { mark: 'left', says: 'checked' },
