@@ -22,7 +22,9 @@ final readonly class Intakes
     /** @return list<array<string, mixed>> not yet answered, oldest first */
     public static function open(?Machine $machine = null): array
     {
-        $intakes = Intake::query()->with(['machine.controls.specVersion', 'control.specVersion', 'user'])->whereNull('answered_at')
+        $intakes = Intake::query()
+            ->with(['machine.controls.specVersion', 'control.specVersion', 'user'])
+            ->whereNull('answered_at')
             ->when($machine !== null, static fn (Builder $query) => $query->where('machine_id', $machine?->id))
             ->orderBy('at')
             ->limit(100)
@@ -81,10 +83,10 @@ final readonly class Intakes
             ->save();
     }
 
-    /** What was said first about it that nobody answered; null where nothing was. */
+    /** What was said first about it that nobody answered, and that a job on it takes up; null where nothing was. */
     public static function words(Control $control): ?string
     {
-        return self::about($control)->first()?->words;
+        return self::takenUpBy($control)->first()?->words;
     }
 
     /**

@@ -170,6 +170,18 @@ final class QuickCheckTest extends TestCase
         self::assertSame($named, $this->getJson("/api/jobs/{$id}")->json('control.due_on'));
     }
 
+    public function test_what_was_reported_of_no_control_stands_against_a_check_of_the_one_it_may_be_of(): void
+    {
+        $this
+            ->signIn('ines')
+            ->postJson('/api/machines/RT-14/intakes', ['id' => (string) Str::uuid(), 'words' => 'Gas stays on.'])
+            ->assertOk();
+        self::assertSame(
+            ['clutch' => true, 'throttle' => false],
+            array_column($this->getJson('/api/machines/RT-14')->json('controls'), 'may_check', 'key'),
+        );
+    }
+
     public function test_what_was_reported_is_not_answered_by_a_check(): void
     {
         $this

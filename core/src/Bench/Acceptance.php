@@ -595,21 +595,21 @@ final readonly class Acceptance
         }
         $gate = $gates[$found->key] ?? null;
         if (
-            $gate === GateKey::WireSound
-            && $found->finding === Finding::Noted
-            && WireDamage::isSaid($found->remark ?? '')
-        ) {
-            throw Refused::because(
-                Quoted::text($found->remark ?? '').' is no wear to be noted: a wire that frays parts. Answer Fault. If it is sound, say what you saw in other words.',
-            );
-        }
-        if (
             $gate !== null
             && $found->finding === Finding::Noted
             && ($state->facts->answers->inspected[$found->key] ?? null)?->finding === Finding::Fault
         ) {
             throw Refused::because(
                 'What nobody may use is not left by choice. Replace it, or tag the machine. Where the fault was noted by mistake, take that back.',
+            );
+        }
+        if (
+            $gate === GateKey::WireSound
+            && $found->finding === Finding::Noted
+            && WireDamage::isSaid($found->remark ?? '')
+        ) {
+            throw Refused::because(
+                Quoted::text($found->remark ?? '').' is no wear to be noted: a wire that frays parts. Answer Fault. If it is sound, say what you saw in other words.',
             );
         }
     }
