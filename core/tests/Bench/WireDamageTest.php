@@ -36,7 +36,7 @@ final class WireDamageTest extends TestCase
 
     public function test_nor_by_putting_an_entry_right(): void
     {
-        $job = TestJob::clutch()->entry('inspected', ['key' => 'wire', 'finding' => 'fault', 'remark' => 'frayed']);
+        $job = TestJob::clutch()->entry('inspected', ['key' => 'wire', 'finding' => 'sound']);
         $noted = ['key' => 'wire', 'finding' => 'noted', 'remark' => 'frayed'];
         self::assertStringContainsString('Answer Fault', $job->refusal(
             static fn (TestJob $one): TestJob => $one->entry('amend', [
