@@ -324,16 +324,22 @@ final readonly class Complaints
     /** @return list<Symptom> */
     private static function stops(Complaint $open): array
     {
-        $felt = array_filter(
-            self::latest($open),
-            static fn (ComplaintAnswer $one): bool => $one->kind === AnswerKind::Symptom->value
-                && $one->answer === Evidence::YES,
-        );
+        $felt = self::feltOf($open);
 
         return array_values(array_filter(
             Causes::of($open->control->spec()->family)->stopping(),
             static fn (Symptom $one): bool => isset($felt[$one->value]),
         ));
+    }
+
+    /** @return array<string, ComplaintAnswer> symptoms that are there, by key, as was said last of each */
+    private static function feltOf(Complaint $complaint): array
+    {
+        return array_filter(
+            self::latest($complaint),
+            static fn (ComplaintAnswer $one): bool => $one->kind === AnswerKind::Symptom->value
+                && $one->answer === Evidence::YES,
+        );
     }
 
     /** @return array<string, ComplaintAnswer> what was said last about each thing, in the order in which it was */
@@ -465,13 +471,8 @@ final readonly class Complaints
     public static function symptoms(Control $control): array
     {
         $complaint = Complaint::query()->with('answers')->where('open_control_id', $control->id)->first();
-        $here = array_filter(
-            $complaint === null ? [] : self::latest($complaint),
-            static fn (ComplaintAnswer $one): bool => $one->kind === AnswerKind::Symptom->value
-                && $one->answer === Evidence::YES,
-        );
 
-        return array_keys($here);
+        return $complaint === null ? [] : array_keys(self::feltOf($complaint));
     }
 
     /** @return list<array<string, mixed>> whose cause is not found yet, the oldest first; of one machine, or of all */

@@ -19,11 +19,14 @@ use VividPull\Core\Input\Node;
 /** Reports that something feels odd: taken in by anybody at the counter, taken up by a job, or answered. */
 final readonly class Intakes
 {
+    /** What is asked of each to tell what it may mean. */
+    private const SPEAKS_OF = ['machine.controls.specVersion', 'control.specVersion'];
+
     /** @return list<array<string, mixed>> not yet answered, oldest first */
     public static function open(?Machine $machine = null): array
     {
         $intakes = Intake::query()
-            ->with(['machine.controls.specVersion', 'control.specVersion', 'user'])
+            ->with([...self::SPEAKS_OF, 'user'])
             ->whereNull('answered_at')
             ->when($machine !== null, static fn (Builder $query) => $query->where('machine_id', $machine?->id))
             ->orderBy('at')
@@ -105,12 +108,8 @@ final readonly class Intakes
     public static function stopped(): array
     {
         $stopped = [];
-        $open = Intake::query()
-            ->with(['machine.controls.specVersion', 'control.specVersion'])
-            ->whereNull('answered_at')
-            ->get();
-        foreach ($open as $one) {
-            foreach ($one->control === null ? $one->machine->controls : [$one->control] as $control) {
+        foreach (Intake::query()->with(self::SPEAKS_OF)->whereNull('answered_at')->get() as $one) {
+            foreach (self::mayBeOf($one) as $control) {
                 if (self::understood($one->words, [$control]) !== []) {
                     $stopped[$control->id] = true;
                 }
@@ -138,15 +137,21 @@ final readonly class Intakes
     private static function takenUpBy(Control $control): Collection
     {
         return self::about($control)
-            ->with(['user', 'machine.controls.specVersion', 'control.specVersion'])
+            ->with([...self::SPEAKS_OF, 'user'])
             ->get()
             ->filter(static fn (Intake $one): bool => ! self::isOfAnother($one, $control));
     }
 
-    /** @return list<string> the same of one report: of its control, or of every control where it names none */
+    /** @return list<string> the same of one report */
     private static function mayStop(Intake $one): array
     {
-        return self::understood($one->words, $one->control === null ? $one->machine->controls->all() : [$one->control]);
+        return self::understood($one->words, self::mayBeOf($one));
+    }
+
+    /** @return array<int, Control> its control, or every control of the machine where it names none */
+    private static function mayBeOf(Intake $one): array
+    {
+        return $one->control === null ? $one->machine->controls->all() : [$one->control];
     }
 
     /** Whether it names no control, and may stop the machine by another than this: no job on this one answers that. */

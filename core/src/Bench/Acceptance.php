@@ -589,11 +589,7 @@ final readonly class Acceptance
     /** @throws Refused If it leaves a fault that makes the machine unfit, by choice or as if it were wear. */
     private static function leftInOrder(BenchState $state, Inspected $found): void
     {
-        $gates = [];
-        foreach ($state->spec->inspections() as $inspection) {
-            $gates[$inspection->key] = $inspection->gate;
-        }
-        $gate = $gates[$found->key] ?? null;
+        $gate = $state->spec->inspection($found->key)?->gate;
         if (
             $gate !== null
             && $found->finding === Finding::Noted

@@ -9,7 +9,6 @@ use VividPull\Core\Log\Draft;
 use VividPull\Core\Log\Entry\Checked;
 use VividPull\Core\Log\Entry\Inspected;
 use VividPull\Core\Log\Finding;
-use VividPull\Core\Procedure\Inspection;
 use VividPull\Core\Procedure\Proof;
 
 /**
@@ -34,11 +33,7 @@ final readonly class JobAnswer
 
     private static function inspection(Check $check, string $key, string $answer, BenchState $state): ?Draft
     {
-        $isAsked = array_filter(
-            $state->spec->inspections(),
-            static fn (Inspection $one): bool => $one->key === $key,
-        ) !== [];
-        if (! $isAsked) {
+        if ($state->spec->inspection($key) === null) {
             return null;
         }
 

@@ -14,7 +14,6 @@ use VividPull\Core\Log\StandingTag;
 use VividPull\Core\Procedure\Guide;
 use VividPull\Core\Procedure\GuideStep;
 use VividPull\Core\Procedure\Proof;
-use VividPull\Core\Procedure\SymptomProofs;
 use VividPull\Core\Spec\Spec;
 
 /** What the log says happened, nothing concluded from it yet. */
@@ -99,10 +98,7 @@ final readonly class Facts
     /** @return list<Proof> those of the control, and whether what it was brought in with is gone */
     public function proofs(Spec $spec, Run $run): array
     {
-        return [
-            ...$spec->proofs($run),
-            ...SymptomProofs::of($this->observations->symptoms, $spec->worksWhileHeld()),
-        ];
+        return [...$spec->proofs($run), ...$spec->symptomProofs($this->observations->symptoms)];
     }
 
     /** Of those, the one with this key. */

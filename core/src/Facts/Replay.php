@@ -246,9 +246,8 @@ final class Replay
 
     private function check(Checked $check): void
     {
-        $gone = SymptomProofs::of($this->sightings->symptoms(), $this->spec->worksWhileHeld());
         $proofs = array_filter(
-            [...$this->spec->proofs($this->run), ...$gone],
+            [...$this->spec->proofs($this->run), ...$this->spec->symptomProofs($this->sightings->symptoms())],
             static fn (Proof $one): bool => $one->key === $check->key,
         );
         $this->trials->check($check, array_shift($proofs), $this->readings->at(), $this->refit());

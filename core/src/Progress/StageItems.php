@@ -102,7 +102,6 @@ final readonly class StageItems
     /** @return list<string> keys of what is tried last, with the machine running */
     public function thatRun(): array
     {
-
         return array_map(
             static fn (StageItem $item): string => $item->key,
             [...$this->checks->proofs(Running::Open), ...$this->running()],

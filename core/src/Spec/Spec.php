@@ -11,6 +11,8 @@ use VividPull\Core\Procedure\Inspection;
 use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Procedure\PackFindings;
 use VividPull\Core\Procedure\Proof;
+use VividPull\Core\Procedure\Symptom;
+use VividPull\Core\Procedure\SymptomProofs;
 use WeakMap;
 
 /** What one control of one machine model is judged by: one version, never changed once a job has used it. */
@@ -116,15 +118,30 @@ final readonly class Spec
         return $this->conditions->engine !== null || $this->declared->movesWithHeat();
     }
 
-    /** Whether what its control works goes on for as long as that is held. */
-    public function worksWhileHeld(): bool
+    /**
+     * @param  list<Symptom>  $symptoms
+     * @return list<Proof> whether each is gone
+     */
+    public function symptomProofs(array $symptoms): array
     {
-        return $this->declared->worksWhileHeld();
+        return SymptomProofs::of($symptoms, $this->declared->worksWhileHeld());
     }
 
     public function wheelsMatter(): bool
     {
         return $this->conditions->wheels !== null;
+    }
+
+    /** The one of its inspections with this key. */
+    public function inspection(string $key): ?Inspection
+    {
+        foreach ($this->inspections() as $inspection) {
+            if ($inspection->key === $key) {
+                return $inspection;
+            }
+        }
+
+        return null;
     }
 
     /**

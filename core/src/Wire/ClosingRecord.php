@@ -164,8 +164,7 @@ final readonly class ClosingRecord
             }
         }
 
-        $symptoms = SymptomProofs::of($state->facts->observations->symptoms, $state->spec->worksWhileHeld());
-        foreach ($symptoms as $proof) {
+        foreach ($state->spec->symptomProofs($state->facts->observations->symptoms) as $proof) {
             $given = $state->facts->answers->checks[$proof->key] ?? null;
             $left = $given?->answer === Proof::LEFT
                 ? [...$left, SymptomProofs::words($proof).", still there: {$given->remark}"]

@@ -3,13 +3,14 @@ import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useState } from 'react';
 import { benchQuery } from '../../api/bench';
 import { complaintsQuery } from '../../api/complaints';
-import { type Intake, machineQuery, machinesQuery } from '../../api/machines';
+import { machineQuery, machinesQuery } from '../../api/machines';
 import { Field, FieldLabel, LinkButton, Sheet } from '../../components/Buttons';
 import { Frame } from '../../components/Frame';
 import { PickOne } from '../../components/PickOne';
 import { Failure, Loading } from '../../components/States';
 import { LookedFor } from '../bench/LookedFor';
 import { Reported } from '../bench/Reported';
+import { toCause } from './toCause';
 
 const SHOWN = 8;
 
@@ -45,12 +46,6 @@ export default function CausesScreen() {
     </Frame>
   );
 }
-
-/** Where it is known of which control it was said, its cause is looked for at once. */
-const toCause = (one: Intake): string =>
-  one.control === null
-    ? `/machines/${encodeURIComponent(one.tag)}`
-    : `/machines/${encodeURIComponent(one.tag)}/${one.control}/cause?words=${encodeURIComponent(one.words)}`;
 
 const Begin = () => {
   const [find, setFind] = useState('');

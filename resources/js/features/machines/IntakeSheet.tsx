@@ -8,6 +8,7 @@ import { MayStop } from '../../components/MayStop';
 import { Refusal } from '../../components/Refusal';
 import { useSignedIn } from '../../lib/signedIn';
 import { moment } from '../../lib/time';
+import { toCause } from '../cause/toCause';
 
 /** What somebody reported and nobody has answered: taken up by the next job, or answered in words. */
 export const IntakeSheet = ({ intakes, tag }: { intakes: Intake[]; tag: string }) => (
@@ -43,13 +44,7 @@ const OneIntake = ({ intake, tag }: { intake: Intake; tag: string }) => {
           </Box>
         </Flex>
         {person.may_log && intake.control !== null && (
-          <LinkButton
-            to={`/machines/${encodeURIComponent(tag)}/${intake.control}/cause?words=${encodeURIComponent(intake.words)}`}
-            look="plain"
-            size="small"
-            textDecoration="none"
-            data-cause-of-report
-          >
+          <LinkButton to={toCause(intake)} look="plain" size="small" textDecoration="none" data-cause-of-report>
             Find the cause
           </LinkButton>
         )}
