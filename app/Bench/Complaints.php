@@ -28,6 +28,7 @@ use VividPull\Core\Errors\Refused;
 use VividPull\Core\Input\Node;
 use VividPull\Core\Log\Permission;
 use VividPull\Core\Procedure\Symptom;
+use VividPull\Core\Procedure\WireDamage;
 use VividPull\Core\Wire\DiagnosisCodec;
 use VividPull\Core\Wire\EntryCodec;
 
@@ -246,6 +247,7 @@ final readonly class Complaints
         $against = $complaint->closed_at === null
             ? RestOfMachine::againstRunning($control->machine, askedOf: $control->key)
             : [];
+        $evidence = self::evidence($complaint, $knowledge);
 
         return [
             'id' => $complaint->id,
@@ -266,10 +268,13 @@ final readonly class Complaints
                     ->map(static fn (ComplaintAnswer $one): array => self::saying($one, $knowledge))
                     ->all(),
             ),
+            'stopped_by' => $complaint->closed_at === null
+                ? self::dangers($complaint, $knowledge, $evidence->answer(...))
+                : [],
             'against_running' => $against,
             'diagnosis' => DiagnosisCodec::encode(
                 $family,
-                self::evidence($complaint, $knowledge)->notToBeRun(...$against),
+                $evidence->notToBeRun(...$against),
                 CauseCounts::weights($family),
                 $byPhone,
             ),
@@ -307,9 +312,7 @@ final readonly class Complaints
     {
         $open = Complaint::query()->with(self::ANSWERED)->where('open_control_id', $control->id)->first();
 
-        return $open === null
-            ? []
-            : array_map(static fn (Symptom $one): string => $one->words(), self::stops($open));
+        return $open === null ? [] : self::stops($open);
     }
 
     /** @return array<int, true> every control that is not to be run by an open complaint, by its id */
@@ -321,15 +324,28 @@ final readonly class Complaints
         return array_fill_keys($open->map(static fn (Complaint $one): int => $one->control->id)->all(), true);
     }
 
-    /** @return list<Symptom> */
+    /** @return list<string> */
     private static function stops(Complaint $open): array
     {
-        $felt = self::feltOf($open);
+        $latest = self::latest($open);
 
-        return array_values(array_filter(
-            Causes::of($open->control->spec()->family)->stopping(),
-            static fn (Symptom $one): bool => isset($felt[$one->value]),
-        ));
+        return self::dangers(
+            $open,
+            Causes::of($open->control->spec()->family),
+            static fn (string $question): ?string => ($latest[$question] ?? null)?->answer,
+        );
+    }
+
+    /**
+     * @param  callable(string): (string|null)  $answer
+     * @return list<string> what was felt, seen or said by which nobody runs the machine until it is put right
+     */
+    private static function dangers(Complaint $open, Knowledge $knowledge, callable $answer): array
+    {
+        // Own words that tell of a wire hold until somebody looked at it.
+        $isSaid = $answer('wire') === null && WireDamage::isSaid($open->words ?? '');
+
+        return [...$knowledge->dangers($answer), ...($isSaid ? [WireDamage::SAID_SO] : [])];
     }
 
     /** @return array<string, ComplaintAnswer> symptoms that are there, by key, as was said last of each */
@@ -415,6 +431,7 @@ final readonly class Complaints
                 static fn (Symptom $one): string => $one->value,
                 OwnWords::understood($words, $knowledge->symptoms),
             ),
+            'may_stop' => OwnWords::stopping($words, $knowledge),
         ];
     }
 

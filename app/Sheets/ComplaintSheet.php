@@ -25,7 +25,7 @@ final readonly class ComplaintSheet
          * @var array{
          *     causes: list<array{key: string, label: string, chance: float, cure: string, ruled_out: bool}>,
          *     symptoms: list<array{words: string, answer: string|null}>,
-         *     checks: list<array{label: string, words: string|null}>, do_not_run: bool,
+         *     checks: list<array{label: string, words: string|null}>,
          *     next: array{sentence: string},
          * } $diagnosis
          */
@@ -50,7 +50,7 @@ final readonly class ComplaintSheet
             )),
             'was' => array_column($diagnosis['causes'], null, 'key')[$complaint->cause ?? ''] ?? null,
             'likeliest' => array_slice($open, 0, self::LIKELIEST),
-            'do_not_run' => $complaint->closed_at === null && $diagnosis['do_not_run'],
+            'stopped_by' => $whole['stopped_by'],
             'next' => $diagnosis['next']['sentence'],
             'printed_at' => ShopClock::now()->format('j F Y, H:i'),
         ];

@@ -139,6 +139,25 @@ final class CausesTest extends BrowserTestCase
         $this->see('A conduit that has shortened', 'Replace the cable');
     }
 
+    public function test_a_frayed_wire_stops_the_machine_as_soon_as_it_is_told_or_seen(): void
+    {
+        $this->window(390, 844);
+        $this->as('ines')->visit('/machines/RT-18/clutch/cause')->see('What feels wrong?');
+        $this->element('[name=words]')->sendKeys('heavy, and strands show at the perch');
+        $this
+            ->await('[data-symptom=heavy] [data-says=yes][aria-pressed=true]')
+            ->see('Do not run it before somebody has looked: wire frayed or broken.')
+            ->click('[data-primary]')
+            ->await('[data-stopped]')
+            ->see('Do not run', 'Wire frayed or broken.')
+            ->accessible('a complaint that stops the machine')
+            ->answered(['wire' => 'frayed']);
+        $this
+            ->see('Inner wire: frayed, rusty or kinked.', 'Until its cause is found and put right.')
+            ->visit('/machines?find=RT-18')
+            ->see('reported');
+    }
+
     public function test_a_clutch_that_slips_ends_at_the_oil_after_the_cable_was_found_right(): void
     {
         $this

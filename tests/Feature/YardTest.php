@@ -62,6 +62,46 @@ final class YardTest extends TestCase
         }
     }
 
+    public function test_what_is_seen_or_told_while_a_cause_is_looked_for_is_marked_too(): void
+    {
+        $this->signIn('ines');
+        $complain = fn (string $key, array $more): string => $this->postJson(
+            "/api/machines/RT-14/controls/{$key}/complaints",
+            ['id' => (string) Str::uuid(), 'symptoms' => ['heavy' => 'yes'], ...$more],
+        )->assertCreated()->json('id');
+        $answer = fn (string $id, string $kind, array $more) => $this->postJson(
+            "/api/complaints/{$id}/answers",
+            ['id' => (string) Str::uuid(), 'kind' => $kind, 'about' => 'wire', ...$more],
+        )->assertOk();
+
+        $clutch = $complain('clutch', []);
+        self::assertSame('never', $this->marks()['clutch'], 'a heavy lever may be ridden home');
+        $answer($clutch, 'check', ['answer' => 'frayed'])->assertJsonPath(
+            'stopped_by',
+            ['Inner wire: frayed, rusty or kinked'],
+        );
+        self::assertSame('reported', $this->marks()['clutch'], 'seen');
+        $grip = $complain('throttle', ['words' => 'Heavy, and the cable is frayed at the grip']);
+        $this->getJson("/api/complaints/{$grip}")
+            ->assertJsonPath('stopped_by', ['Wire frayed or broken'])
+            ->assertJsonPath(
+                'against_running',
+                ['Of its clutch lever is reported: inner wire: frayed, rusty or kinked.'],
+            );
+        self::assertSame('reported', $this->marks()['throttle'], 'told');
+        $answer($grip, 'check', ['answer' => 'right'])->assertJsonPath('stopped_by', []);
+        $answer($clutch, 'back', []);
+        self::assertSame(['clutch' => 'never', 'throttle' => 'never'], $this->marks(), 'looked at, and taken back');
+    }
+
+    public function test_words_that_tell_of_a_wire_warn_before_a_cause_is_looked_for(): void
+    {
+        $this->signIn('ines')->getJson('/api/machines/RT-14/controls/clutch/symptoms?words=strands+showing+at+the+perch')
+            ->assertOk()
+            ->assertJsonPath('understood', [])
+            ->assertJsonPath('may_stop', ['Wire frayed or broken']);
+    }
+
     public function test_it_knows_what_is_due_by_day_and_by_use(): void
     {
         $this->signIn('ines');

@@ -25,6 +25,8 @@ final readonly class Check
         public ?string $of = null,
         /** Whether it is told by what is on file, and asked of nobody. */
         public bool $isOnFile = false,
+        /** @var list<string> what nobody runs the machine with */
+        public array $stopsOn = [],
     ) {}
 
     /** @param  array<string, string>  $finds */
@@ -158,6 +160,38 @@ final readonly class Check
         return $this->with($this->effort->running($caution), $this->of);
     }
 
+    /**
+     * The same, with what nobody runs the machine with until it is put right: a throttle that may stay open, a wire
+     * that may part, a brake that may not hold, a drive or a blade that may go on. Common practice, no source.
+     */
+    public function stoppingOn(string ...$finds): self
+    {
+        return new self(
+            $this->key,
+            $this->label,
+            $this->how,
+            $this->right,
+            $this->finds,
+            $this->minutes,
+            $this->effort,
+            $this->of,
+            $this->isOnFile,
+            array_values($finds),
+        );
+    }
+
+    /** Whether an answer stops the machine. */
+    public function isStoppedBy(?string $answer): bool
+    {
+        return in_array($answer, $this->stopsOn, true);
+    }
+
+    /** An answer as it reads after its label: `Inner wire: frayed, rusty or kinked`. */
+    public function said(string $answer): string
+    {
+        return "{$this->label}: ".lcfirst($this->answers()[$answer] ?? $answer);
+    }
+
     /** Whether somebody at the other end of the line can answer it: no tool, no cover, nothing run. */
     public function isForThePhone(): bool
     {
@@ -184,6 +218,7 @@ final readonly class Check
             $effort,
             $of,
             $this->isOnFile,
+            $this->stopsOn,
         );
     }
 }

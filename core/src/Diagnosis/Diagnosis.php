@@ -15,8 +15,11 @@ final readonly class Diagnosis
     /** A grade at least this sure speaks against a cause where the thing is not seen. */
     private const EXPECTED = 0.7;
 
-    /** @param  list<Ranked>  $causes  the likeliest first */
-    private function __construct(public array $causes, public NextStep $next, public bool $isStopped) {}
+    /**
+     * @param  list<Ranked>  $causes  the likeliest first
+     * @param  list<string>  $stoppedBy  what was felt or seen by which nobody runs the machine, in words
+     */
+    private function __construct(public array $causes, public NextStep $next, public array $stoppedBy) {}
 
     public static function of(Knowledge $knowledge, Weights $weights, Evidence $evidence, bool $byPhone = false): self
     {
@@ -26,12 +29,12 @@ final readonly class Diagnosis
             $ranked[] = self::ranked($knowledge, $knowledge->causes[$key], $chance, $evidence);
         }
         usort($ranked, static fn (Ranked $one, Ranked $other): int => $other->chance <=> $one->chance);
-        $stopping = array_filter(
-            $knowledge->stopping(),
-            static fn (Symptom $one): bool => $evidence->answer($one->value) === Evidence::YES,
-        );
 
-        return new self($ranked, Troubleshooter::next($knowledge, $belief, $evidence, $byPhone), $stopping !== []);
+        return new self(
+            $ranked,
+            Troubleshooter::next($knowledge, $belief, $evidence, $byPhone),
+            $knowledge->dangers($evidence->answer(...)),
+        );
     }
 
     private static function ranked(Knowledge $knowledge, Cause $cause, float $chance, Evidence $evidence): Ranked
@@ -66,6 +69,6 @@ final readonly class Diagnosis
 
         return $check === null
             ? Symptom::from($question)->words().($answer === Evidence::YES ? '' : ': no')
-            : "{$check->label}: ".lcfirst($check->answers()[$answer] ?? $answer);
+            : $check->said($answer);
     }
 }

@@ -43,6 +43,29 @@ final readonly class Knowledge
     }
 
     /**
+     * What was felt or seen by which nobody runs the machine until it is put right.
+     *
+     * @param  callable(string): (string|null)  $answer  what was answered to a question, by its key
+     * @return list<string> in words, what was felt first
+     */
+    public function dangers(callable $answer): array
+    {
+        $felt = array_filter(
+            $this->stopping(),
+            static fn (Symptom $one): bool => $answer($one->value) === Evidence::YES,
+        );
+        $seen = array_filter(
+            $this->checks,
+            static fn (Check $one): bool => $one->isStoppedBy($answer($one->key)),
+        );
+
+        return [
+            ...array_values(array_map(static fn (Symptom $one): string => $one->words(), $felt)),
+            ...array_values(array_map(static fn (Check $one): string => $one->said((string) $answer($one->key)), $seen)),
+        ];
+    }
+
+    /**
      * @param  list<Symptom>  $symptoms
      * @param  list<Check>  $checks
      * @param  list<Cause>  $causes
@@ -131,6 +154,7 @@ final readonly class Knowledge
                 static fn (Cause $one): Cause => $one->key === Cause::OTHER ? $one : $one->graded($grade),
                 $this->causes,
             ),
+            $this->worksWhileHeld,
         );
     }
 

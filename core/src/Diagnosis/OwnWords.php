@@ -52,7 +52,7 @@ final readonly class OwnWords
         );
 
         return WireDamage::isSaid($words)
-            ? [...$symptoms, 'Wire frayed or broken']
+            ? [...$symptoms, WireDamage::SAID_SO]
             : $symptoms;
     }
 

@@ -151,16 +151,24 @@ final readonly class Troubleshooter
             && (! $byPhone || $check->isForThePhone());
     }
 
-    /** @return list<string> what must be right before it runs, and is not known to be */
+    /**
+     * @return list<string> what must be right before it runs, and is not known to be; and what was seen, with the
+     *     machine at rest, that nobody runs it with
+     */
     private function unsafe(): array
     {
         return array_values(array_map(
             static fn (Check $one): string => lcfirst($one->label),
-            array_filter(
-                $this->knowledge->checks,
-                fn (Check $one): bool => $one->effort->isSafety && $this->evidence->answer($one->key) !== Check::RIGHT,
-            ),
+            array_filter($this->knowledge->checks, $this->isUnsafe(...)),
         ));
+    }
+
+    private function isUnsafe(Check $check): bool
+    {
+        $answer = $this->evidence->answer($check->key);
+
+        return ($check->effort->isSafety && $answer !== Check::RIGHT)
+            || (! $check->effort->runs && $check->isStoppedBy($answer));
     }
 
     /** A look that comes before anything runs, or is put right and tried; null where all are made. */

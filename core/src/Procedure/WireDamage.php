@@ -14,6 +14,9 @@ final readonly class WireDamage
 
     private const SAID = 'fray|strands?\b|birdcag|snapp|(?:cable|wire|bowden)[^.]*(?:broke|torn|part(?:ed|ing)|by a thread)';
 
+    /** What is said of it where somebody's own words tell of it. */
+    public const SAID_SO = 'Wire frayed or broken';
+
     private function __construct() {}
 
     public static function isSaid(string $words): bool

@@ -169,7 +169,7 @@ final readonly class DiagnosisCodec
 
         return [
             'family' => $family->value,
-            'do_not_run' => $diagnosis->isStopped,
+            'do_not_run' => $diagnosis->stoppedBy !== [],
             'symptoms' => array_map(
                 static fn (Symptom $one): array => [
                     'key' => $one->value,

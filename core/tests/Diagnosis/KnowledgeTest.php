@@ -22,6 +22,7 @@ use VividPull\Core\Family\Families;
 use VividPull\Core\Procedure\MeasureKey;
 use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Spec\FamilyKey;
+use VividPull\Core\Tests\Support\FamilyJob;
 
 /**
  * What the trade knows of causes is whole: nothing is asked that tells nothing, nothing is blamed that nobody can find.
@@ -76,6 +77,27 @@ final class KnowledgeTest extends TestCase
             $stopping,
             array_map(static fn (Symptom $one): string => $one->value, Causes::of($family)->stopping()),
         );
+    }
+
+    #[DataProvider('families')]
+    public function test_what_a_job_runs_nothing_with_stops_the_machine_where_a_cause_is_looked_for_too(FamilyKey $family): void
+    {
+        $spec = FamilyJob::of($family)->state;
+        $atRest = [];
+        foreach (Families::of($family)->gates() as $gate) {
+            $atRest[$gate->key->value] = $gate->isAtRest;
+        }
+        $gates = [];
+        foreach ([...Families::of($family)->lookOver(), ...$spec->spec->proofs($spec->run)] as $asked) {
+            $gates[$asked->key] = $asked->gate;
+        }
+        foreach (Causes::of($family)->checks as $check) {
+            $gate = $gates[explode(':', $check->of ?? ':')[1] ?? ''] ?? null;
+            if ($gate !== null && ($atRest[$gate->value] ?? false)) {
+                self::assertSame(array_keys($check->finds), $check->stopsOn, "{$check->key} is of the gate {$gate->value}");
+            }
+            self::assertSame([], array_diff($check->stopsOn, array_keys($check->finds)), $check->key);
+        }
     }
 
     #[DataProvider('families')]

@@ -382,15 +382,49 @@ final class TroubleshooterTest extends TestCase
 
     public function test_what_stops_the_machine_is_told(): void
     {
-        $is = static fn (string $symptom, string $answer): bool => Diagnosis::of(
+        $by = static fn (string $symptom, string $answer): array => Diagnosis::of(
             Causes::of(FamilyKey::TwistGrip),
             Weights::ofTheTrade(),
             Evidence::none()->answered($symptom, $answer),
-        )->isStopped;
+        )->stoppedBy;
 
-        self::assertTrue($is('stays_open', Evidence::YES));
-        self::assertFalse($is('stays_open', Evidence::NO));
-        self::assertFalse($is('heavy', Evidence::YES));
+        self::assertSame(['Does not snap shut, or shuts slowly'], $by('stays_open', Evidence::YES));
+        self::assertSame([], $by('stays_open', Evidence::NO));
+        self::assertSame([], $by('heavy', Evidence::YES));
+        self::assertSame(['Inner wire: frayed, rusty or kinked'], $by('wire', 'frayed'), 'seen, and not felt');
+        self::assertSame([], $by('wire', Check::RIGHT));
+        self::assertSame(['Throttle by hand: sticks'], $by('throttle_pivot', 'sticks'));
+        self::assertSame([], $by('play', 'tight'), 'a setting is set');
+    }
+
+    public function test_nothing_is_run_with_what_was_seen_to_be_dangerous_at_rest(): void
+    {
+        $run = static function (FamilyKey $family, string $check, string $answer): array {
+            $knowledge = Causes::of($family);
+            // All that comes before anything runs is right, so that looks that run are open.
+            $evidence = Evidence::none()->answered($knowledge->symptoms[0]->value, Evidence::YES);
+            foreach ($knowledge->checks as $one) {
+                $evidence = $one->effort->runs || $one->key === $check
+                    ? $evidence
+                    : $evidence->answered($one->key, Check::RIGHT);
+            }
+
+            return [
+                $knowledge->checks[Diagnosis::of(
+                    $knowledge,
+                    Weights::ofTheTrade(),
+                    $evidence->answered($check, Check::RIGHT),
+                )->next->key]->effort->runs ?? false,
+                $knowledge->checks[Diagnosis::of(
+                    $knowledge,
+                    Weights::ofTheTrade(),
+                    $evidence->answered($check, $answer),
+                )->next->key]->effort->runs ?? false,
+            ];
+        };
+
+        self::assertSame([true, false], $run(FamilyKey::HookControl, 'rest', 'tight'), 'the belt is tight at rest');
+        self::assertSame([true, false], $run(FamilyKey::SpeedSelector, 'zbend', 'worn'), 'its wire may part');
     }
 
     public function test_the_same_question_always_has_the_same_answer(): void

@@ -6,7 +6,7 @@
   <td><h1>{{ $complaint->control->name }}</h1><span class="soft">{{ $complaint->control->machine->name }}</span></td>
   <td style="text-align: right"><h3 style="margin: 0">Complaint</h3><span class="small soft">taken {{ $opened }} by {{ $complaint->openedBy->name }}</span></td>
 </tr></table>
-@if ($do_not_run)<div class="outcome tagged" style="font-size: 11pt; padding: 3pt 6pt; margin: 6pt 0">Do not run until its cause is found and put right.</div>@endif
+@if ($stopped_by !== [])<div class="outcome tagged" style="font-size: 11pt; padding: 3pt 6pt; margin: 6pt 0">Do not run until its cause is found and put right: {{ implode('; ', array_map(lcfirst(...), $stopped_by)) }}.</div>@endif
 <h2>What feels wrong</h2>
 @if ($complaint->words !== null)<div>“{{ $complaint->words }}”</div>@endif
 <table>@foreach ($symptoms as $one)<tr><td>{{ $one['words'] }}</td><td style="width: 20%"><b>{{ $one['answer'] === 'yes' ? 'Yes' : 'No' }}</b></td></tr>@endforeach</table>

@@ -31,9 +31,9 @@ final readonly class HydraulicClutchCauses implements KnownFamily
     {
         return [
             Check::of('fluid', 'Fluid', 'Level and colour at the reservoir.', 'Between the marks, clear', ['low' => 'Low', 'dark' => 'Dark or cloudy'], 1.0)->saying('Fluid takes paint and skin: gloves, goggles, water at hand.')->first(),
-            Check::of('lines', 'Lines and cylinders', 'Follow the line from end to end, under the boots as well.', 'Dry', ['wet' => 'Wet somewhere'], 3.0),
+            Check::of('lines', 'Lines and cylinders', 'Follow the line from end to end, under the boots as well.', 'Dry', ['wet' => 'Wet somewhere'], 3.0)->stoppingOn('wet'),
             Check::of('pump', 'Lever pumped', 'Draw it ten times: does it get harder?', 'It stays as it is', ['harder' => 'It gets harder'], 0.5),
-            Check::of('hold', 'Lever held', 'Hold it for a minute: does it sink to the bar?', 'It stays', ['sinks' => 'It sinks'], 1.0),
+            Check::of('hold', 'Lever held', 'Hold it for a minute: does it sink to the bar?', 'It stays', ['sinks' => 'It sinks'], 1.0)->stoppingOn('sinks'),
             Check::of('lever', 'Lever and its pivot', 'Does it move freely, with its free travel before the piston?', 'Freely', ['binds' => 'It binds, or no free travel'], 1.0),
             Check::of('oil', 'Engine oil', 'The right kind for a wet clutch, and fresh?', 'The right kind, and fresh', ['wrong' => 'Another kind, or old'], 3.0),
             Check::of('plates', 'Plates', 'Measure them.', 'Thick enough, flat', ['worn' => 'Under their limit, warped or blue'], 14.0)->under('clutch cover', 25.0)->using('caliper, glass plate'),

@@ -38,7 +38,7 @@ final readonly class PedalThrottleCauses implements KnownFamily
         return [
             Shared::wire(),
             Shared::adjusters(),
-            Check::of('pedal', 'Pedal and its return', 'Press it by hand, key out, and let go; look for the mat.', 'Springs back by itself', ['sticks' => 'Sticks, or the mat holds it'], 0.5)->as('inspection:pedal')->saying('Key out, in neutral: pressing the pedal may start the engine and drive off.')->first(),
+            Check::of('pedal', 'Pedal and its return', 'Press it by hand, key out, and let go; look for the mat.', 'Springs back by itself', ['sticks' => 'Sticks, or the mat holds it'], 0.5)->stoppingOn('sticks')->as('inspection:pedal')->saying('Key out, in neutral: pressing the pedal may start the engine and drive off.')->first(),
             Check::play(),
             Check::story([...Shared::GROWS, ...Shared::JUMPED]),
             Check::of('second', 'Play of the secondary cable', 'At the carburettor barrel, pedal up.', 'Inside its band', ['tight' => 'Too little', 'loose' => 'Too much'], 3.0)->using('rule'),

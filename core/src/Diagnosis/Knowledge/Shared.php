@@ -27,7 +27,7 @@ final readonly class Shared
             'Sound',
             ['frayed' => 'Frayed, rusty or kinked'],
             1.0,
-        )
+        )->stoppingOn('frayed')
             ->as('inspection:wire')->saying('Gloves: broken strands cut.')->first();
     }
 

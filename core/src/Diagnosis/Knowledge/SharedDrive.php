@@ -28,7 +28,7 @@ final readonly class SharedDrive
             Shared::adjusters(),
             Check::play(),
             Check::story($story),
-            Check::of('rest', $label, $how, 'Free', ['held' => 'Held, or it drags'], 1.0)->first(),
+            Check::of('rest', $label, $how, 'Free', ['held' => 'Held, or it drags'], 1.0)->stoppingOn('held')->first(),
             Check::of('nuts', 'Nuts of the hollow bolts', 'A spanner on each, at either end: tight?', 'Tight', ['slack' => 'A nut has come loose'], 1.0)->using('spanner'),
             Check::of('belt', 'Belt', 'Cover off: glazed, cracked, or longer than the idler takes up?', 'Good', ['worn' => 'Stretched, glazed or cracked', 'off' => 'Off its wheel, or behind its guide'], 2.0)->under('belt cover', 8.0)->saying('Spark lead off before a hand goes in.'),
             Check::of('lining', 'Clutch lining or cone', 'Look at it, and smell: thin, glazed, oily?', 'Good', ['worn' => 'Thin, glazed or oily'], 6.0)->under('belt cover', 8.0)->using('light'),

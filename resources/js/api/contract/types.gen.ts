@@ -1876,6 +1876,10 @@ export type Symptoms = {
         stops: boolean;
     }>;
     understood: Array<string>;
+    /**
+     * What the words may mean by which nobody runs the machine until its cause is found.
+     */
+    may_stop: Array<string>;
 };
 
 export type Diagnosis = {
@@ -1960,6 +1964,10 @@ export type Complaint = {
         by: string;
         at: string;
     }>;
+    /**
+     * What was felt, seen or said of this control by which nobody runs the machine until it is put right, in words.
+     */
+    stopped_by: Array<string>;
     /**
      * What stands against running the machine, of any of its controls, a sentence each.
      */

@@ -1128,7 +1128,8 @@ export const zSymptoms = z.object({
         words: z.string(),
         stops: z.boolean()
     })),
-    understood: z.array(z.string())
+    understood: z.array(z.string()),
+    may_stop: z.array(z.string())
 });
 
 export const zDiagnosis = z.object({
@@ -1213,6 +1214,7 @@ export const zComplaint = z.object({
         by: z.string(),
         at: z.string()
     })),
+    stopped_by: z.array(z.string()),
     against_running: z.array(z.string()),
     diagnosis: zDiagnosis
 });

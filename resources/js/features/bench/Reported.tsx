@@ -19,7 +19,7 @@ export const Reported = ({ intakes, to = toMachine }: Props) =>
       {intakes.map((one) => (
         <BenchLink key={one.id} to={to(one)} tag={one.tag}>
           {one.words}
-          <MayStop intake={one} />
+          <MayStop meant={one.may_stop} />
           <Box textStyle="small">
             {one.control_name ?? one.machine}, {moment(one.at)} by {one.by}
           </Box>

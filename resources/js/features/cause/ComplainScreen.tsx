@@ -8,6 +8,7 @@ import { keys } from '../../api/keys';
 import { Area, Button, FieldLabel, LinkButton, Sheet } from '../../components/Buttons';
 import { Frame } from '../../components/Frame';
 import { MachineTag } from '../../components/MachineTag';
+import { MayStop } from '../../components/MayStop';
 import { PickOne } from '../../components/PickOne';
 import { Refusal } from '../../components/Refusal';
 import { Failure, Loading } from '../../components/States';
@@ -119,6 +120,7 @@ const Choose = ({ start, words, onWords }: ChooseProps) => {
           paddingBlock={{ base: '2', lg: '0' }}
           gridColumn={{ lg: '2' }}
         >
+          <MayStop meant={stopping(start, said)} />
           {send.isError && <Refusal error={send.error} />}
           <Button
             look="vivid"
@@ -167,6 +169,13 @@ function understanding(start: Symptoms, words: string): string {
   if (start.understood.length === 0) return 'Not understood as one of these. Choose it on the list.';
   const meant = start.symptoms.filter((one) => start.understood.includes(one.key));
   return `Understood as: ${meant.map((one) => one.words.toLowerCase()).join('; ')}.`;
+}
+
+/** By what nobody runs it: what is answered yes, and what the words tell beside. */
+function stopping(start: Symptoms, said: Said): string[] {
+  const felt = start.symptoms.filter((one) => one.stops && said[one.key] === 'yes').map((one) => one.words);
+  const listed = start.symptoms.map((one) => one.words);
+  return [...felt, ...start.may_stop.filter((one) => !listed.includes(one))];
 }
 
 type ListProps = { start: Symptoms; said: Said; onSay: (key: string, answer: Said[string]) => void };

@@ -9,6 +9,7 @@ import { MachineTag } from '../../components/MachineTag';
 import { Mark } from '../../components/Marks';
 import { Refusal } from '../../components/Refusal';
 import { Failure, Loading } from '../../components/States';
+import { inSentence } from '../../lib/inSentence';
 import { useSignedIn } from '../../lib/signedIn';
 import { moment } from '../../lib/time';
 import { Answered } from './Answered';
@@ -53,7 +54,7 @@ const Whole = ({ complaint, byPhone }: { complaint: Complaint; byPhone: boolean 
       {looking.error !== null && <Refusal error={looking.error} />}
       <Grid templateColumns={{ base: '1fr', lg: '1fr {sizes.96}' }} gap="4" alignItems="start">
         <Flex direction="column" gap="4" minWidth="0">
-          {isOpen && (complaint.diagnosis.do_not_run || complaint.against_running.length > 0) && (
+          {isOpen && (complaint.stopped_by.length > 0 || complaint.against_running.length > 0) && (
             <DoNotRun complaint={complaint} />
           )}
           {!isOpen ? (
@@ -112,13 +113,18 @@ const DoNotRun = ({ complaint }: { complaint: Complaint }) => (
       <Mark kind="tag" onDark />
       Do not run
     </Chip>
+    {complaint.stopped_by.length > 0 && (
+      <Box marginTop="2" fontWeight="bold" data-stopped-by>
+        {complaint.stopped_by.map((one, place) => (place === 0 ? one : inSentence(one))).join('; ')}.
+      </Box>
+    )}
     {complaint.against_running.map((one) => (
       <Box key={one} marginTop="2" data-against>
         {one}
       </Box>
     ))}
     <Box marginTop="2">
-      {complaint.diagnosis.do_not_run
+      {complaint.stopped_by.length > 0
         ? 'Until its cause is found and put right. A job on the control can tag it.'
         : 'Until that is put right. No look that runs the machine is proposed.'}
     </Box>

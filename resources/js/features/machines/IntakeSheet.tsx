@@ -37,7 +37,7 @@ const OneIntake = ({ intake, tag }: { intake: Intake; tag: string }) => {
           <Mark kind="found" size="text" style={{ marginTop: '3px' }} />
           <Box>
             <Box lineHeight="snug">“{intake.words}”</Box>
-            <MayStop intake={intake} />
+            <MayStop meant={intake.may_stop} />
             <Box textStyle="small">
               {intake.control_name ?? 'The machine'}, {moment(intake.at)} by {intake.by}
             </Box>
