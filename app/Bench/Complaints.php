@@ -495,7 +495,7 @@ final readonly class Complaints
     /** @return list<array<string, mixed>> whose cause is not found yet, the oldest first; of one machine, or of all */
     public static function waiting(?Machine $machine = null): array
     {
-        $open = Complaint::query()->with(['control.machine', 'openedBy', 'answers'])->whereNotNull('open_control_id')
+        $open = Complaint::query()->with(['control.machine', 'control.specVersion', 'openedBy', 'answers'])->whereNotNull('open_control_id')
             ->when(
                 $machine !== null,
                 static fn ($query) => $query->whereHas(
@@ -525,6 +525,7 @@ final readonly class Complaints
                         )
                         ->all(),
                 ),
+            'stopped_by' => self::stops($one),
             'by' => $one->openedBy->name,
             'at' => $one->opened_at->toIso8601String(),
         ])->all());

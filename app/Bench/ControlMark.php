@@ -8,6 +8,8 @@ namespace App\Bench;
 enum ControlMark: string
 {
     case Tagged = 'tagged';
+    /** In work, and not to be run: by what its open job found, or by what is being looked into. */
+    case InWorkStopped = 'in_work_stopped';
     case InWork = 'in_work';
     /** By what was reported of it, or is being looked into, not to be run. */
     case Reported = 'reported';

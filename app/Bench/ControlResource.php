@@ -7,6 +7,8 @@ namespace App\Bench;
 use App\Models\Control;
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Family\Families;
+use VividPull\Core\Judging\GateState;
+use VividPull\Core\Judging\GateStatus;
 use VividPull\Core\Log\Entry\Noted;
 use VividPull\Core\Progress\ItemKind;
 use VividPull\Core\Spec\MeterUnit;
@@ -55,6 +57,12 @@ final readonly class ControlResource
             'covers' => (object) self::covers($control),
             'wish' => $open === null ? $summary?->wishSaid() : $open->facts->chosen->wish?->say(),
             'tag' => $tag,
+            'unfit' => $open === null
+                ? []
+                : array_map(
+                    static fn (GateState $one): string => $one->sentence,
+                    $open->judgement->gatesThat(GateStatus::Failed),
+                ),
             'may_check' => $open === null && $summary?->tag === null && Opening::checkRefused($control) === null,
         ];
     }
@@ -92,16 +100,16 @@ final readonly class ControlResource
         return $covers;
     }
 
-    /** Use left until the next look, where use decides it: `in 190 km`. */
-    private static function dueIn(Control $control): ?string
+    /** @return array{says: string, is_over: bool}|null use left until the next look, where use decides it: `in 190 km` */
+    private static function dueIn(Control $control): ?array
     {
         $left = $control->due_usage === null ? null : $control->due_usage - $control->machine->usage();
         $unit = MeterUnit::from($control->machine->usage_unit);
 
         return match (true) {
             $left === null => null,
-            $left <= 0 => $unit->say(-$left).' over',
-            default => 'in '.$unit->say($left),
+            $left <= 0 => ['says' => $unit->say(-$left), 'is_over' => true],
+            default => ['says' => 'in '.$unit->say($left), 'is_over' => false],
         };
     }
 

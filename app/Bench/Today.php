@@ -57,7 +57,10 @@ final readonly class Today
                 ->filter(static fn (array $row): bool => $row['control']['job'] !== null)
                 ->sortByDesc('control.at')
                 ->first(),
-            'tagged' => $rows->filter(static fn (array $row): bool => $row['control']['tag'] !== null)->values()->all(),
+            'stopped' => $rows
+                ->filter(static fn (array $row): bool => $row['control']['tag'] !== null || $row['control']['unfit'] !== [])
+                ->values()
+                ->all(),
             'due' => $rows
                 ->filter(fn (array $row): bool => $this->isDueSoon($row))
                 ->sortBy('control.due_on')

@@ -10,6 +10,7 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 use VividPull\Core\Bench\BenchState;
+use VividPull\Core\Judging\GateStatus;
 use VividPull\Core\Log\ClosingOutcome;
 
 /**
@@ -31,13 +32,13 @@ final readonly class Yard
             ->get()
             ->toBase();
         $controls = self::controls($machines);
-        $tagged = self::taggedInWork($controls);
-        $reported = Intakes::stopped() + Complaints::stopped();
+        [$tagged, $failed] = self::foundInWork($controls);
+        $stopped = $failed + Intakes::stopped() + Complaints::stopped();
         $today = ShopClock::today();
         $stands = static fn (stdClass $one): array => [
             'key' => $one->key,
             'name' => $one->name,
-            'mark' => self::mark($one, isset($tagged[$one->id]), isset($reported[$one->id]))->value,
+            'mark' => self::mark($one, isset($tagged[$one->id]), isset($stopped[$one->id]))->value,
         ];
 
         return array_values($machines->map(static function (Machine $machine) use ($controls, $stands, $today): array {
@@ -78,12 +79,13 @@ final readonly class Yard
     }
 
     /**
-     * A tag that was hung in a job which is still open stands nowhere but in its log. Open jobs are few.
+     * A tag that was hung in a job which is still open, and a hard gate that failed there, stand nowhere but in its log.
+     * Open jobs are few.
      *
      * @param  Collection<int, Collection<int, stdClass>>  $controls
-     * @return array<int, true> by control
+     * @return array{array<int, true>, array<int, true>} controls that are tagged, and those where a gate failed
      */
-    private static function taggedInWork(Collection $controls): array
+    private static function foundInWork(Collection $controls): array
     {
         $open = Control::query()
             ->with('openJob')
@@ -91,21 +93,21 @@ final readonly class Yard
             ->get()
             ->toBase();
 
-        return array_fill_keys(
-            array_keys(array_filter(
-                Today::openStates($open),
-                static fn (BenchState $state): bool => $state->facts->tag !== null,
-            )),
-            true,
-        );
+        $states = Today::openStates($open);
+        $those = static fn (callable $holds): array => array_fill_keys(array_keys(array_filter($states, $holds)), true);
+
+        return [
+            $those(static fn (BenchState $state): bool => $state->facts->tag !== null),
+            $those(static fn (BenchState $state): bool => $state->judgement->gatesThat(GateStatus::Failed) !== []),
+        ];
     }
 
-    private static function mark(stdClass $control, bool $isTagged, bool $isReported): ControlMark
+    private static function mark(stdClass $control, bool $isTagged, bool $isStopped): ControlMark
     {
         return match (true) {
             $isTagged, $control->job === null && (bool) $control->is_tagged => ControlMark::Tagged,
-            $control->job !== null => ControlMark::InWork,
-            $isReported => ControlMark::Reported,
+            $control->job !== null => $isStopped ? ControlMark::InWorkStopped : ControlMark::InWork,
+            $isStopped => ControlMark::Reported,
             $control->outcome === null => ControlMark::Never,
             $control->fault !== null, $control->outcome === ClosingOutcome::ByChoice->value => ControlMark::LeftOpen,
             $control->outcome === ClosingOutcome::Checked->value => ControlMark::Checked,

@@ -84,10 +84,10 @@ final class ScreensTest extends BrowserTestCase
             '/api/bench',
             [
                 'day' => 'Sunday', 'date' => '2026-01-04', 'minutes' => 0, 'present' => [], 'queue' => [], 'done' => [],
-                'intakes' => [], 'complaints' => [], 'carry_on' => null, 'tagged' => [], 'due' => [],
+                'intakes' => [], 'complaints' => [], 'carry_on' => null, 'stopped' => [], 'due' => [],
             ],
         );
-        $this->visit('/')->see('Nothing waits on the bench', 'No machine is tagged.')->accessible('an empty bench');
+        $this->visit('/')->see('Nothing waits on the bench', 'No machine is tagged, and no open job found one unfit.')->accessible('an empty bench');
         $this
             ->answering('/api/yard', ['machines' => []])
             ->visit('/machines')

@@ -65,7 +65,7 @@ final class BenchAndMachinesTest extends TestCase
         self::assertSame($sorted, $days);
         self::assertNotContains('QB-01', array_column($due, 'tag'), 'retired');
         self::assertNotContains('SC-05', array_column($due, 'tag'), 'on the bench already');
-        self::assertSame(['SC-02'], array_column($day->json('tagged'), 'tag'), 'a tag is shown whatever falls due');
+        self::assertSame(['SC-02'], array_column($day->json('stopped'), 'tag'), 'a tag is shown whatever falls due');
         self::assertSame(['SC-05', 'SC-05'], array_column($day->json('queue'), 'tag'));
     }
 

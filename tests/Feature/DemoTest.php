@@ -38,7 +38,7 @@ final class DemoTest extends TestCase
         $this->actingAs(User::query()->where('login', 'ines')->firstOrFail());
         $this->travelTo('2026-06-15 14:00:00');
         $day = $this->getJson('/api/bench')->assertOk()->json();
-        self::assertSame(['QB-05'], array_column($day['tagged'], 'tag'));
+        self::assertSame(['QB-05'], array_column($day['stopped'], 'tag'));
         self::assertContains('RT-14', array_column($day['queue'], 'tag'));
         self::assertSame(['Slips in the hills since spring.'], array_column($day['complaints'], 'words'));
         self::assertContains('cooling', array_column($day['queue'], 'ready'));

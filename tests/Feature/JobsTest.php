@@ -159,7 +159,7 @@ final class JobsTest extends TestCase
             ->assertJsonPath('missing.0', 'Throttle does not snap shut, bars full right.');
         $job->body('tag', ['reason' => 'Does not snap shut, bars full right.'])->assertOk();
         $job->body('closed', ['outcome' => 'tagged'])->assertOk();
-        self::assertSame('QB-03', $this->getJson('/api/bench')->json('tagged.0.tag'));
+        self::assertSame('QB-03', $this->getJson('/api/bench')->json('stopped.0.tag'));
 
         $again = HttpJob::open($this, 'QB-03', 'throttle')->ready();
         foreach (['straight', 'left', 'right'] as $pose) {
@@ -179,6 +179,6 @@ final class JobsTest extends TestCase
         $again->body('joined', [])->assertOk();
         $again->body('untag', ['reason' => 'Every gate passed.'])->assertOk();
         $again->body('closed', ['outcome' => 'fit'])->assertOk();
-        self::assertSame([], $this->getJson('/api/bench')->json('tagged'));
+        self::assertSame([], $this->getJson('/api/bench')->json('stopped'));
     }
 }

@@ -107,7 +107,7 @@ final class MachineKeepingTest extends TestCase
             ->assertJsonPath('retired_why', 'frame bent');
         self::assertSame(['QB-03'], array_column($this->getJson('/api/machines')->json('machines'), 'tag'));
         self::assertCount(2, $this->getJson('/api/machines?retired=too')->json('machines'));
-        self::assertSame([], $this->getJson('/api/bench')->json('tagged'));
+        self::assertSame([], $this->getJson('/api/bench')->json('stopped'));
         $this->getJson('/api/machines/RT-14')->assertOk()->assertJsonCount(1, 'controls.0.history');
         $this
             ->postJson('/api/machines/RT-14/jobs', ['id' => (string) Str::uuid(), 'control' => 'clutch'])

@@ -62,6 +62,35 @@ final class YardTest extends TestCase
         }
     }
 
+    public function test_what_an_open_job_found_is_marked_while_it_is_in_work(): void
+    {
+        $this->signIn('ines');
+        $job = HttpJob::open($this, 'RT-14', 'throttle');
+        self::assertSame('in_work', $this->marks()['throttle']);
+        $job->body('check', ['key' => 'snap_shut', 'answer' => 'no', 'pose' => 'left'])->assertOk();
+        self::assertSame('in_work_stopped', $this->marks()['throttle'], 'nobody tagged it yet');
+        $found = ['Throttle does not snap shut, bars full left.'];
+        self::assertSame(
+            [['RT-14', $found]],
+            array_map(
+                static fn (array $row): array => [$row['tag'], $row['control']['unfit']],
+                $this->getJson('/api/bench')->json('stopped'),
+            ),
+        );
+        self::assertSame(
+            [[], $found],
+            array_column($this->getJson('/api/machines/RT-14')->json('controls'), 'unfit'),
+        );
+        $job->body('check', ['key' => 'snap_shut', 'answer' => 'yes', 'pose' => 'left'])->assertOk();
+        self::assertSame('in_work', $this->marks()['throttle'], 'put right');
+        self::assertSame([], $this->getJson('/api/bench')->json('stopped'));
+        $this->postJson(
+            '/api/machines/RT-14/controls/throttle/complaints',
+            ['id' => (string) Str::uuid(), 'symptoms' => ['stays_open' => 'yes']],
+        )->assertCreated();
+        self::assertSame('in_work_stopped', $this->marks()['throttle'], 'being looked into');
+    }
+
     public function test_what_is_seen_or_told_while_a_cause_is_looked_for_is_marked_too(): void
     {
         $this->signIn('ines');
@@ -81,6 +110,10 @@ final class YardTest extends TestCase
             ['Inner wire: frayed, rusty or kinked'],
         );
         self::assertSame('reported', $this->marks()['clutch'], 'seen');
+        self::assertSame(
+            [['Inner wire: frayed, rusty or kinked']],
+            array_column($this->getJson('/api/machines/RT-14')->json('complaints'), 'stopped_by'),
+        );
         $grip = $complain('throttle', ['words' => 'Heavy, and the cable is frayed at the grip']);
         $this->getJson("/api/complaints/{$grip}")
             ->assertJsonPath('stopped_by', ['Wire frayed or broken'])

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { due, dueLine } from '../../resources/js/lib/time';
+import { due, dueLine, dueWhen } from '../../resources/js/lib/time';
 
 describe('when a check falls due', () => {
   beforeEach(() => {
@@ -15,12 +15,12 @@ describe('when a check falls due', () => {
     ['2026-03-11', 'tomorrow', 'due tomorrow'],
     ['2026-03-19', 'in 9 days', 'due in 9 days'],
   ])('%s is %s, in a line of its own %s', (date, said, line) => {
-    expect(due(date)).toBe(said);
+    expect(dueWhen(due(date))).toBe(said);
     expect(dueLine(due(date))).toBe(line);
   });
 
   it('says what is left of use in the same words', () => {
-    expect(dueLine('1 390 km over')).toBe('1 390 km overdue');
-    expect(dueLine('in 40 h')).toBe('due in 40 h');
+    expect(dueLine({ says: '1 390 km', is_over: true })).toBe('1 390 km overdue');
+    expect(dueLine({ says: 'in 40 h', is_over: false })).toBe('due in 40 h');
   });
 });

@@ -38,17 +38,21 @@ export function moment(at: string): string {
   return day(at);
 }
 
-export function due(date: string): string {
+/** When something falls due: `in 9 days`, or by how much that is over: `49 days`. */
+export type Due = { readonly says: string; readonly is_over: boolean };
+
+export function due(date: string): Due {
   const days = daysFromToday(date);
-  if (days < 0) return `${-days} ${days === -1 ? 'day' : 'days'} over`;
-  if (days === 0) return 'today';
-  if (days === 1) return 'tomorrow';
-  return days < 14 ? `in ${days} days` : day(date);
+  if (days < 0) return { says: `${-days} ${days === -1 ? 'day' : 'days'}`, is_over: true };
+  const says = days === 0 ? 'today' : days === 1 ? 'tomorrow' : days < 14 ? `in ${days} days` : day(date);
+  return { says, is_over: false };
 }
 
+/** After what falls due: `clutch lever 14 Aug`, `clutch lever 49 days over`. */
+export const dueWhen = (when: Due): string => (when.is_over ? `${when.says} over` : when.says);
+
 /** In a line of its own: `due 14 Aug`, and `49 days overdue` where that is past. */
-export const dueLine = (when: string): string =>
-  when.endsWith(' over') ? `${when.slice(0, -' over'.length)} overdue` : `due ${when}`;
+export const dueLine = (when: Due): string => (when.is_over ? `${when.says} overdue` : `due ${when.says}`);
 
 export function duration(minutes: number): string {
   const hours = Math.floor(minutes / 60);

@@ -114,10 +114,14 @@ export type Control = {
     due_why: string | null;
     tag: Tag | null;
     /**
+     * What its open job found wrong by which it is not fit for use, a sentence each.
+     */
+    unfit: Array<string>;
+    /**
      * The family of the control, as it is said.
      */
     family: string;
-    due_in: string | null;
+    due_in: DueIn | null;
     planned_on: string | null;
     covers: {
         [key: string]: number;
@@ -160,7 +164,10 @@ export type BenchDay = {
     minutes: number;
     queue: Array<BenchRow>;
     carry_on: BenchRow | null;
-    tagged: Array<BenchRow>;
+    /**
+     * With a tag on it, or found not to be fit for use by its open job.
+     */
+    stopped: Array<BenchRow>;
     due: Array<BenchRow>;
     present: Array<{
         login: string;
@@ -259,6 +266,10 @@ export type MachineControl = {
     due_on: string | null;
     due_why: string | null;
     tag: Tag | null;
+    /**
+     * What its open job found wrong by which it is not fit for use, a sentence each.
+     */
+    unfit: Array<string>;
     spec: {
         id: number;
         version: number;
@@ -290,7 +301,7 @@ export type MachineControl = {
      */
     family: string;
     story: WearStory | null;
-    due_in: string | null;
+    due_in: DueIn | null;
     planned_on: string | null;
     covers: {
         [key: string]: number;
@@ -1982,6 +1993,10 @@ export type ComplaintBrief = {
     control: string;
     control_name: string;
     words: string;
+    /**
+     * By what nobody runs the machine until it is put right, in words.
+     */
+    stopped_by: Array<string>;
     by: string;
     at: string;
 };
@@ -2082,7 +2097,7 @@ export type YardMachine = {
     }>;
 };
 
-export type ControlMark = 'tagged' | 'in_work' | 'reported' | 'left_open' | 'fit' | 'checked' | 'never';
+export type ControlMark = 'tagged' | 'in_work_stopped' | 'in_work' | 'reported' | 'left_open' | 'fit' | 'checked' | 'never';
 
 export type CableEnd = 'barrel' | 'ball' | 'z_bend' | 'eyelet' | 'hook' | 'threaded' | 'bare';
 
@@ -2952,6 +2967,17 @@ export type Suspect = {
      * Key of the part that is logged once it was replaced.
      */
     part: string | null;
+};
+
+/**
+ * Use left until the next look, where use decides it.
+ */
+export type DueIn = {
+    /**
+     * `in 190 km`; where it is over, by how much: `1 390 km`
+     */
+    says: string;
+    is_over: boolean;
 };
 
 export type SignOutData = {

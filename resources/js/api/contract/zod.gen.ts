@@ -205,37 +205,6 @@ export const zDecisionRule = z.enum(['guarded', 'plain']);
 
 export const zEngineHeat = z.enum(['cold', 'hot']);
 
-export const zControl = z.object({
-    key: z.string(),
-    name: z.string(),
-    minutes: z.int(),
-    band: zBand,
-    point_label: z.nullable(z.string()),
-    engine: z.nullable(zEngineHeat),
-    job: z.nullable(z.uuid()),
-    stage: z.nullable(z.string()),
-    moves: z.int(),
-    found_mm: z.nullable(z.number()),
-    now_mm: z.nullable(z.number()),
-    left_mm: z.nullable(z.number()),
-    left_open: z.array(z.string()),
-    left_outcome: z.nullable(zClosingOutcome),
-    left_at: z.nullable(z.string()),
-    next: z.nullable(z.string()),
-    by: z.nullable(z.string()),
-    at: z.nullable(z.string()),
-    due_on: z.nullable(z.iso.date()),
-    due_why: z.nullable(z.string()),
-    tag: z.nullable(zTag),
-    family: z.string(),
-    due_in: z.nullable(z.string()),
-    planned_on: z.nullable(z.string()),
-    covers: z.record(z.string(), z.number()),
-    handover: z.nullable(z.string()),
-    wish: z.nullable(z.string()),
-    may_check: z.boolean()
-});
-
 export const zEntryKind = z.enum([
     'opened',
     'joined',
@@ -609,65 +578,6 @@ export const zWearStory = z.object({
     again: z.array(z.string())
 });
 
-export const zMachineControl = z.object({
-    key: z.string(),
-    name: z.string(),
-    minutes: z.int(),
-    band: zBand,
-    point_label: z.nullable(z.string()),
-    engine: z.nullable(zEngineHeat),
-    job: z.nullable(z.uuid()),
-    stage: z.nullable(z.string()),
-    moves: z.int(),
-    found_mm: z.nullable(z.number()),
-    now_mm: z.nullable(z.number()),
-    left_mm: z.nullable(z.number()),
-    left_open: z.array(z.string()),
-    left_outcome: z.nullable(zClosingOutcome),
-    left_at: z.nullable(z.string()),
-    next: z.nullable(z.string()),
-    by: z.nullable(z.string()),
-    at: z.nullable(z.string()),
-    due_on: z.nullable(z.iso.date()),
-    due_why: z.nullable(z.string()),
-    tag: z.nullable(zTag),
-    spec: z.object({
-        id: z.number(),
-        version: z.number(),
-        document: z.string(),
-        edition: z.nullable(z.string()),
-        page: z.nullable(z.string()),
-        entered_by: z.nullable(z.string()),
-        checked_by: z.nullable(z.string()),
-        draft: z.boolean(),
-        common_practice: z.boolean(),
-        printed: z.nullable(z.string()),
-        interval: z.nullable(z.string()),
-        torques: z.array(z.object({
-            what: z.string(),
-            nm: z.number()
-        }))
-    }),
-    adjusters: z.array(z.object({
-        id: z.string(),
-        name: z.string(),
-        thread: z.nullable(z.string()),
-        kind_label: z.string(),
-        at_say: z.nullable(z.string()),
-        room_say: z.nullable(z.string())
-    })),
-    history: z.array(zPastJob),
-    family: z.string(),
-    story: z.nullable(zWearStory),
-    due_in: z.nullable(z.string()),
-    planned_on: z.nullable(z.string()),
-    covers: z.record(z.string(), z.number()),
-    handover: z.nullable(z.string()),
-    wish: z.nullable(z.string()),
-    may_check: z.boolean(),
-    pulls: z.nullable(z.string())
-});
-
 export const zItemKind = z.enum([
     'answer',
     'thread',
@@ -828,21 +738,6 @@ export const zReadiness = z.enum([
     'soaking',
     'hot'
 ]);
-
-export const zBenchRow = z.object({
-    tag: z.string(),
-    machine: z.string(),
-    ready: zReadiness,
-    cold_at: z.nullable(z.string()),
-    cooled_share: z.nullable(z.number()),
-    waits: z.boolean(),
-    control: zControl,
-    soaked_at: z.nullable(z.string()),
-    spent: z.nullable(z.number()),
-    minutes: z.number(),
-    covers_shared: z.array(z.string()),
-    person: z.nullable(z.string())
-});
 
 export const zReadingPoint = z.enum([
     'lever_tip',
@@ -1226,58 +1121,9 @@ export const zComplaintBrief = z.object({
     control: z.string(),
     control_name: z.string(),
     words: z.string(),
+    stopped_by: z.array(z.string()),
     by: z.string(),
     at: z.string()
-});
-
-export const zBenchDay = z.object({
-    day: z.string(),
-    date: z.iso.date(),
-    minutes: z.int(),
-    queue: z.array(zBenchRow),
-    carry_on: z.nullable(zBenchRow),
-    tagged: z.array(zBenchRow),
-    due: z.array(zBenchRow),
-    present: z.array(z.object({
-        login: z.string(),
-        name: z.string(),
-        minutes: z.number()
-    })),
-    done: z.array(z.object({
-        job: z.string(),
-        tag: z.string(),
-        control_name: z.string(),
-        planned: z.number(),
-        spent: z.number(),
-        outcome: z.nullable(zClosingOutcome)
-    })),
-    intakes: z.array(zIntake),
-    complaints: z.array(zComplaintBrief)
-});
-
-export const zMachine = z.object({
-    tag: z.string(),
-    plate: z.nullable(z.string()),
-    name: z.string(),
-    kind: z.string(),
-    year: z.int(),
-    place: z.string(),
-    usage: z.int(),
-    usage_unit: zMeterUnit,
-    stood_minutes: z.nullable(z.int()),
-    controls: z.array(zMachineControl),
-    retired: z.boolean(),
-    meter: z.object({
-        face: z.number(),
-        replaced: z.boolean(),
-        read_at: z.nullable(z.string()),
-        read_today: z.boolean()
-    }),
-    former_tags: z.array(z.string()),
-    retired_why: z.nullable(z.string()),
-    intakes: z.array(zIntake),
-    etag: z.string(),
-    complaints: z.array(zComplaintBrief)
 });
 
 export const zComplaints = z.object({
@@ -1352,51 +1198,9 @@ export const zSession = z.object({
     }))
 });
 
-export const zService = z.object({
-    tag: z.string(),
-    machine: z.string(),
-    minutes: z.number(),
-    stops: z.array(z.object({
-        control: zControl,
-        ready: zReadiness,
-        minutes: z.number(),
-        covers_shared: z.array(z.string()),
-        done: z.nullable(z.object({
-            job: z.string(),
-            outcome: z.nullable(zClosingOutcome)
-        }))
-    })),
-    kit: z.object({
-        tools: z.array(z.object({
-            what: z.string(),
-            for: z.array(z.string())
-        })),
-        instruments: z.array(z.object({
-            what: z.string(),
-            for: z.array(z.string())
-        })),
-        consumables: z.array(z.object({
-            what: z.string(),
-            for: z.array(z.string())
-        })),
-        covers: z.array(z.object({
-            what: z.string(),
-            minutes: z.number()
-        })),
-        torques: z.array(z.object({
-            what: z.string(),
-            nm: z.number(),
-            of: z.string()
-        })),
-        figures: z.array(z.object({
-            what: z.string(),
-            says: z.string()
-        }))
-    })
-});
-
 export const zControlMark = z.enum([
     'tagged',
+    'in_work_stopped',
     'in_work',
     'reported',
     'left_open',
@@ -2678,6 +2482,214 @@ export const zPracticeAttempt = z.object({
         say: z.string(),
         truth: z.string()
     }))
+});
+
+/**
+ * Use left until the next look, where use decides it.
+ */
+export const zDueIn = z.object({
+    says: z.string(),
+    is_over: z.boolean()
+});
+
+export const zControl = z.object({
+    key: z.string(),
+    name: z.string(),
+    minutes: z.int(),
+    band: zBand,
+    point_label: z.nullable(z.string()),
+    engine: z.nullable(zEngineHeat),
+    job: z.nullable(z.uuid()),
+    stage: z.nullable(z.string()),
+    moves: z.int(),
+    found_mm: z.nullable(z.number()),
+    now_mm: z.nullable(z.number()),
+    left_mm: z.nullable(z.number()),
+    left_open: z.array(z.string()),
+    left_outcome: z.nullable(zClosingOutcome),
+    left_at: z.nullable(z.string()),
+    next: z.nullable(z.string()),
+    by: z.nullable(z.string()),
+    at: z.nullable(z.string()),
+    due_on: z.nullable(z.iso.date()),
+    due_why: z.nullable(z.string()),
+    tag: z.nullable(zTag),
+    unfit: z.array(z.string()),
+    family: z.string(),
+    due_in: z.nullable(zDueIn),
+    planned_on: z.nullable(z.string()),
+    covers: z.record(z.string(), z.number()),
+    handover: z.nullable(z.string()),
+    wish: z.nullable(z.string()),
+    may_check: z.boolean()
+});
+
+export const zBenchRow = z.object({
+    tag: z.string(),
+    machine: z.string(),
+    ready: zReadiness,
+    cold_at: z.nullable(z.string()),
+    cooled_share: z.nullable(z.number()),
+    waits: z.boolean(),
+    control: zControl,
+    soaked_at: z.nullable(z.string()),
+    spent: z.nullable(z.number()),
+    minutes: z.number(),
+    covers_shared: z.array(z.string()),
+    person: z.nullable(z.string())
+});
+
+export const zBenchDay = z.object({
+    day: z.string(),
+    date: z.iso.date(),
+    minutes: z.int(),
+    queue: z.array(zBenchRow),
+    carry_on: z.nullable(zBenchRow),
+    stopped: z.array(zBenchRow),
+    due: z.array(zBenchRow),
+    present: z.array(z.object({
+        login: z.string(),
+        name: z.string(),
+        minutes: z.number()
+    })),
+    done: z.array(z.object({
+        job: z.string(),
+        tag: z.string(),
+        control_name: z.string(),
+        planned: z.number(),
+        spent: z.number(),
+        outcome: z.nullable(zClosingOutcome)
+    })),
+    intakes: z.array(zIntake),
+    complaints: z.array(zComplaintBrief)
+});
+
+export const zMachineControl = z.object({
+    key: z.string(),
+    name: z.string(),
+    minutes: z.int(),
+    band: zBand,
+    point_label: z.nullable(z.string()),
+    engine: z.nullable(zEngineHeat),
+    job: z.nullable(z.uuid()),
+    stage: z.nullable(z.string()),
+    moves: z.int(),
+    found_mm: z.nullable(z.number()),
+    now_mm: z.nullable(z.number()),
+    left_mm: z.nullable(z.number()),
+    left_open: z.array(z.string()),
+    left_outcome: z.nullable(zClosingOutcome),
+    left_at: z.nullable(z.string()),
+    next: z.nullable(z.string()),
+    by: z.nullable(z.string()),
+    at: z.nullable(z.string()),
+    due_on: z.nullable(z.iso.date()),
+    due_why: z.nullable(z.string()),
+    tag: z.nullable(zTag),
+    unfit: z.array(z.string()),
+    spec: z.object({
+        id: z.number(),
+        version: z.number(),
+        document: z.string(),
+        edition: z.nullable(z.string()),
+        page: z.nullable(z.string()),
+        entered_by: z.nullable(z.string()),
+        checked_by: z.nullable(z.string()),
+        draft: z.boolean(),
+        common_practice: z.boolean(),
+        printed: z.nullable(z.string()),
+        interval: z.nullable(z.string()),
+        torques: z.array(z.object({
+            what: z.string(),
+            nm: z.number()
+        }))
+    }),
+    adjusters: z.array(z.object({
+        id: z.string(),
+        name: z.string(),
+        thread: z.nullable(z.string()),
+        kind_label: z.string(),
+        at_say: z.nullable(z.string()),
+        room_say: z.nullable(z.string())
+    })),
+    history: z.array(zPastJob),
+    family: z.string(),
+    story: z.nullable(zWearStory),
+    due_in: z.nullable(zDueIn),
+    planned_on: z.nullable(z.string()),
+    covers: z.record(z.string(), z.number()),
+    handover: z.nullable(z.string()),
+    wish: z.nullable(z.string()),
+    may_check: z.boolean(),
+    pulls: z.nullable(z.string())
+});
+
+export const zMachine = z.object({
+    tag: z.string(),
+    plate: z.nullable(z.string()),
+    name: z.string(),
+    kind: z.string(),
+    year: z.int(),
+    place: z.string(),
+    usage: z.int(),
+    usage_unit: zMeterUnit,
+    stood_minutes: z.nullable(z.int()),
+    controls: z.array(zMachineControl),
+    retired: z.boolean(),
+    meter: z.object({
+        face: z.number(),
+        replaced: z.boolean(),
+        read_at: z.nullable(z.string()),
+        read_today: z.boolean()
+    }),
+    former_tags: z.array(z.string()),
+    retired_why: z.nullable(z.string()),
+    intakes: z.array(zIntake),
+    etag: z.string(),
+    complaints: z.array(zComplaintBrief)
+});
+
+export const zService = z.object({
+    tag: z.string(),
+    machine: z.string(),
+    minutes: z.number(),
+    stops: z.array(z.object({
+        control: zControl,
+        ready: zReadiness,
+        minutes: z.number(),
+        covers_shared: z.array(z.string()),
+        done: z.nullable(z.object({
+            job: z.string(),
+            outcome: z.nullable(zClosingOutcome)
+        }))
+    })),
+    kit: z.object({
+        tools: z.array(z.object({
+            what: z.string(),
+            for: z.array(z.string())
+        })),
+        instruments: z.array(z.object({
+            what: z.string(),
+            for: z.array(z.string())
+        })),
+        consumables: z.array(z.object({
+            what: z.string(),
+            for: z.array(z.string())
+        })),
+        covers: z.array(z.object({
+            what: z.string(),
+            minutes: z.number()
+        })),
+        torques: z.array(z.object({
+            what: z.string(),
+            nm: z.number(),
+            of: z.string()
+        })),
+        figures: z.array(z.object({
+            what: z.string(),
+            says: z.string()
+        }))
+    })
 });
 
 /**

@@ -5,14 +5,14 @@ import { MachineTag } from '../../components/MachineTag';
 
 const Row = chakra(Link);
 
-type BenchLinkProps = { to: string; tag: string; stop?: boolean; end?: ReactNode; children: ReactNode };
+type BenchLinkProps = { to: string; tag: string | null; stop?: boolean; end?: ReactNode; children: ReactNode };
 
-/** A machine in one of the Bench's short lists, and the way to what is said of it. */
+/** A machine in a short list, and the way to what is said of it; without its tag where all of them are of one. */
 export const BenchLink = ({ to, tag, stop = false, end, children }: BenchLinkProps) => (
   <Row
     to={to}
     display="grid"
-    gridTemplateColumns={end === undefined ? '{sizes.21} 1fr' : '{sizes.21} 1fr auto'}
+    gridTemplateColumns={`${tag === null ? '' : '{sizes.21} '}1fr${end === undefined ? '' : ' auto'}`}
     gap="3"
     alignItems="center"
     minHeight="13"
@@ -23,9 +23,11 @@ export const BenchLink = ({ to, tag, stop = false, end, children }: BenchLinkPro
     color="ink"
     _hover={{ bg: 'well' }}
   >
-    <Box>
-      <MachineTag tag={tag} stop={stop} size="sm" />
-    </Box>
+    {tag !== null && (
+      <Box>
+        <MachineTag tag={tag} stop={stop} size="sm" />
+      </Box>
+    )}
     <Box lineHeight="snug">{children}</Box>
     {end}
   </Row>

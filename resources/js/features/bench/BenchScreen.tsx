@@ -72,7 +72,7 @@ const Day = ({ day }: { day: BenchDay }) => (
           <CarryOn row={day.carry_on} />
         </Box>
       )}
-      <DoNotRun rows={day.tagged} />
+      <DoNotRun rows={day.stopped} />
       <Reported intakes={day.intakes} />
       <LookedFor title="Cause being looked for" complaints={day.complaints} />
       <Later>

@@ -6,6 +6,7 @@ import { moment } from '../../lib/time';
 import { BenchLink } from './BenchLink';
 import { placeOf } from './place';
 
+/** With a tag on it, or found unfit by a job that is still open. */
 export const DoNotRun = ({ rows }: { rows: readonly BenchRow[] }) => (
   <Sheet padding="4" tone={rows.length === 0 ? 'plain' : 'stop'}>
     <Flex gap="2" alignItems="center" marginBottom="2">
@@ -14,12 +15,15 @@ export const DoNotRun = ({ rows }: { rows: readonly BenchRow[] }) => (
         Do not run
       </Heading>
     </Flex>
-    {rows.length === 0 && <Box color="soft">No machine is tagged.</Box>}
+    {rows.length === 0 && <Box color="soft">No machine is tagged, and no open job found one unfit.</Box>}
     {rows.map((row) => (
       <BenchLink key={`${row.tag} ${row.control.key}`} to={placeOf(row)} tag={row.tag} stop>
-        {row.control.tag?.reason}
+        {row.control.tag?.reason ?? row.control.unfit.join(' ')}
         <Box textStyle="small">
-          {row.control.name}, tagged {moment(row.control.tag?.at ?? '')} by {row.control.tag?.by}
+          {row.control.name},{' '}
+          {row.control.tag === null
+            ? 'found by its open job'
+            : `tagged ${moment(row.control.tag.at)} by ${row.control.tag.by}`}
         </Box>
       </BenchLink>
     ))}

@@ -1,7 +1,7 @@
 import { Box, Heading } from '@chakra-ui/react';
 import type { BenchRow } from '../../api/bench';
 import { LinkButton, Sheet } from '../../components/Buttons';
-import { due } from '../../lib/time';
+import { due, dueWhen } from '../../lib/time';
 import { BenchLink } from './BenchLink';
 import { placeOf } from './place';
 
@@ -13,7 +13,7 @@ export const DueSoon = ({ rows }: { rows: readonly BenchRow[] }) => (
     {rows.length === 0 && <Box color="soft">Nothing falls due within a month.</Box>}
     {rows.map((row) => (
       <BenchLink key={`${row.tag} ${row.control.key}`} to={placeOf(row)} tag={row.tag}>
-        {row.control.name.toLowerCase()} {row.control.due_in ?? due(row.control.due_on ?? '')}
+        {row.control.name.toLowerCase()} {dueWhen(row.control.due_in ?? due(row.control.due_on ?? ''))}
         <Box textStyle="small">{row.control.due_why}</Box>
       </BenchLink>
     ))}

@@ -15,7 +15,7 @@ import { Refusal } from '../../components/Refusal';
 import { Empty, Failure, Loading } from '../../components/States';
 import { counted } from '../../lib/figures';
 import { useSignedIn } from '../../lib/signedIn';
-import { day, due, nowWithOffset } from '../../lib/time';
+import { day, due, dueWhen, nowWithOffset } from '../../lib/time';
 import { Calendar } from './Calendar';
 
 const groups = [
@@ -223,7 +223,7 @@ const OneDue = ({ row, isPicked, onPick }: OneProps) => {
       <Flex gap="2" alignItems="center" gridRow={{ base: '3', md: 'auto' }}>
         <Mark kind={over ? 'found' : 'next'} size="small" />
         <Box>
-          <b>{row.due_on === null ? 'no day' : due(row.due_on)}</b>
+          <b>{row.due_on === null ? 'no day' : dueWhen(due(row.due_on))}</b>
           <Box textStyle="small">{useLeft(row)}</Box>
         </Box>
       </Flex>

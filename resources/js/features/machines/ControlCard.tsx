@@ -20,11 +20,12 @@ export const ControlCard = ({ machine, control, chosen, onChoose }: ControlCardP
   const start = useStartJob(machine.tag, control.key);
   const check = useStartJob(machine.tag, control.key, true);
   const [asking, setAsking] = useState(false);
+  const isStopped = control.tag !== null || control.unfit.length > 0;
   return (
     <Sheet
       padding="4"
-      tone={control.tag !== null ? 'stop' : 'plain'}
-      borderColor={chosen && control.tag === null ? 'ink' : undefined}
+      tone={isStopped ? 'stop' : 'plain'}
+      borderColor={chosen && !isStopped ? 'ink' : undefined}
       aria-label={control.name}
     >
       <Flex justifyContent="space-between" alignItems="baseline" gap="2">
@@ -140,6 +141,19 @@ const HeldAgainst = ({ control }: { control: MachineControl }) => (
   </>
 );
 
+/** What its open job found, and nobody tagged yet. */
+const Unfit = ({ found }: { found: readonly string[] }) => (
+  <Box marginBottom="2" data-unfit>
+    <Chip tone="stop">
+      <Mark kind="tag" onDark />
+      Do not run
+    </Chip>
+    <Box marginTop="2" lineHeight="snug">
+      {found.join(' ')}
+    </Box>
+  </Box>
+);
+
 const Standing = ({ control }: { control: MachineControl }) => {
   if (control.tag !== null) {
     return (
@@ -157,7 +171,14 @@ const Standing = ({ control }: { control: MachineControl }) => {
       </Box>
     );
   }
-  if (control.job !== null) return <Box lineHeight="snug">{control.next === null ? null : capital(control.next)}</Box>;
+  if (control.job !== null) {
+    return (
+      <>
+        {control.unfit.length > 0 && <Unfit found={control.unfit} />}
+        <Box lineHeight="snug">{control.next === null ? null : capital(control.next)}</Box>
+      </>
+    );
+  }
   if (control.left_at === null) return <Box color="soft">Never worked on here.</Box>;
   const byChoice = control.left_outcome === 'by_choice';
   const left =

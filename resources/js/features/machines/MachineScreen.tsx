@@ -11,6 +11,7 @@ import { MachineTag } from '../../components/MachineTag';
 import { Failure, Loading } from '../../components/States';
 import { counted } from '../../lib/figures';
 import { duration } from '../../lib/time';
+import { LookedFor } from '../bench/LookedFor';
 import { ControlCard } from './ControlCard';
 import { ControlHistory } from './ControlHistory';
 import { IntakeSheet } from './IntakeSheet';
@@ -81,11 +82,10 @@ const Whole = ({ machine }: { machine: Machine }) => {
           <b>Retired:</b> {machine.retired_why}. Its past is kept; no job starts on it.
         </Sheet>
       )}
-      {machine.intakes.length > 0 && (
-        <Box marginBottom="4">
-          <IntakeSheet intakes={machine.intakes} tag={machine.tag} />
-        </Box>
-      )}
+      <Flex direction="column" gap="4" marginBottom="4" _empty={{ display: 'none' }}>
+        {machine.intakes.length > 0 && <IntakeSheet intakes={machine.intakes} tag={machine.tag} />}
+        <LookedFor title="Cause being looked for" complaints={machine.complaints} isOfMachine />
+      </Flex>
       <Grid templateColumns={{ base: '1fr', lg: '{sizes.82} 1fr' }} gap="4" alignItems="start">
         <Flex direction="column" gap="4" role="group" aria-label="Controls">
           {machine.controls.length > 1 && !machine.retired && (

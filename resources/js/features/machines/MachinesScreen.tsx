@@ -45,13 +45,14 @@ const states = [
   {
     key: 'tagged',
     label: 'Do not run',
-    holds: (one: YardMachine) => one.controls.some(({ mark }) => mark === 'tagged' || mark === 'reported'),
+    holds: (one: YardMachine) =>
+      one.controls.some(({ mark }) => mark === 'tagged' || mark === 'reported' || mark === 'in_work_stopped'),
   },
   { key: 'due', label: 'Due', holds: (one: YardMachine) => one.is_due },
   {
     key: 'in_work',
     label: 'In work',
-    holds: (one: YardMachine) => one.controls.some(({ mark }) => mark === 'in_work'),
+    holds: (one: YardMachine) => one.controls.some(({ mark }) => mark === 'in_work' || mark === 'in_work_stopped'),
   },
   {
     key: 'left_open',
@@ -177,6 +178,7 @@ const Sift = ({ machines, asked, onAsk }: SiftProps) => {
 
 const marks = {
   tagged: { mark: 'tag', says: 'do not run' },
+  in_work_stopped: { mark: 'tag', says: 'in work: do not run' },
   in_work: { mark: 'now', says: 'in work' },
   reported: { mark: 'tag', says: 'reported: do not run' },
   left_open: { mark: 'found', says: 'left open' },

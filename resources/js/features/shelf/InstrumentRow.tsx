@@ -2,8 +2,9 @@ import { Box, Flex, Grid } from '@chakra-ui/react';
 import { type ShelfInstrument, sizesOf } from '../../api/shelf';
 import { Button, LinkButton } from '../../components/Buttons';
 import { Mark } from '../../components/Marks';
+import { capital } from '../../lib/capital';
 import { lengthText, lengthUnit, perUnit, shortLength, trimmed, unitText } from '../../lib/figures';
-import { day, due } from '../../lib/time';
+import { day, due, dueLine } from '../../lib/time';
 import { Scale } from './Scale';
 import { kindNames, stateMarks } from './words';
 
@@ -91,7 +92,7 @@ const Calibration = ({ instrument }: { instrument: ShelfInstrument }) => {
             : state === 'overdue'
               ? `Overdue since ${day(calibration.due)}`
               : state === 'soon'
-                ? `Due ${due(calibration.due)}`
+                ? capital(dueLine(due(calibration.due)))
                 : `Due ${day(calibration.due)}`}
         </Box>
         <Box textStyle="small">
