@@ -11,32 +11,134 @@ use VividPull\Core\Facts\SeenTrace;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Family\Family;
 use VividPull\Core\Judging\MeasureState;
-use VividPull\Core\Judging\PackState;
 use VividPull\Core\Judging\PullState;
-use VividPull\Core\Judging\TableState;
 use VividPull\Core\Log\Entry\PartRefused;
 use VividPull\Core\Log\Entry\PhotoTaken;
-use VividPull\Core\Measurement\WearLife;
-use VividPull\Core\Planning\CableMatch;
+use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Planning\ProofEvidence;
-use VividPull\Core\Planning\TablePlanner;
 use VividPull\Core\Procedure\Cure;
-use VividPull\Core\Procedure\Inspection;
 use VividPull\Core\Procedure\LeverPull;
 use VividPull\Core\Procedure\MeasureKey;
-use VividPull\Core\Procedure\PackFindings;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\ReplacementReason;
 use VividPull\Core\Procedure\Suspect;
-use VividPull\Core\Progress\CableMatching;
 use VividPull\Core\Quantity\Steps;
-use VividPull\Core\Spec\OutcomeSetting;
-use VividPull\Core\Spec\OutcomeWord;
 use VividPull\Core\Spec\PullFigure;
 
 /**
  * What stands beside the play of a control: what it does at its settings, what is measured, the pull, the pack, a cable
  * being replaced.
+ *
+ * @phpstan-import-type SuspectShape from SuspectCodec
+ * @phpstan-import-type SettingsTableShape from SettingsTableCodec
+ * @phpstan-import-type PackShape from PackCodec
+ * @phpstan-import-type ReplacingShape from ReplacingCodec
+ *
+ * @phpstan-type KeptTraceShape array<string, mixed>
+ * @phpstan-type BesideShape array{
+ *     not_settable: string|null,
+ *     cures: list<array{
+ *         key: string,
+ *         label: string,
+ *     }>,
+ *     imitators: list<string>,
+ *     // What is looked for where a proof failed and no setting cures it, the likeliest first.
+ *     suspects: list<SuspectShape>,
+ *     table: SettingsTableShape|null,
+ *     measures: list<MeasuredShape>,
+ *     window: ThrottleWindowShape|null,
+ *     engagement: EngagementShape|null,
+ *     governor: GovernorMoveShape|null,
+ *     pull_at_mm: float|null,
+ *     can_pull: bool,
+ *     pull: PullShape|null,
+ *     pack: PackShape|null,
+ *     reasons: list<array{
+ *         key: string,
+ *         label: string,
+ *     }>,
+ *     replacing: ReplacingShape|null,
+ *     photos: list<PhotoShape>,
+ *     refused: list<array{
+ *         part: string,
+ *         number: string,
+ *     }>,
+ *     // The cables of this control; which is replaced is said where there are several.
+ *     cables: list<array{
+ *         key: string,
+ *         label: string,
+ *     }>,
+ *     // Whether it was found not wide open, so that how far it still has to go can be measured.
+ *     can_measure_short: bool,
+ *     traces: list<KeptTraceShape>,
+ *     can_trace: bool,
+ * }
+ * @phpstan-type MeasuredShape array{
+ *     key: value-of<MeasureKey>,
+ *     label: string,
+ *     unit: string,
+ *     decimals: int,
+ *     runs: int,
+ *     values: list<float>,
+ *     mean: float|null,
+ *     expanded: float|null,
+ *     before: float|null,
+ *     low: float|null,
+ *     high: float|null,
+ *     verdict: value-of<VerdictKind>,
+ *     sentence: string,
+ *     advice: string|null,
+ *     chance_inside: float|null,
+ *     note: string|null,
+ *     // Whether it is told to be outside and is put right by hand, since no adjuster is the cure of it.
+ *     put_right: bool,
+ * }
+ * @phpstan-type ThrottleWindowShape array{
+ *     stroke_mm: float,
+ *     arc_mm: float,
+ *     margin_mm: float,
+ *     least_mm: float,
+ *     most_mm: float,
+ *     tightest_mm: float|null,
+ *     slackest_mm: float|null,
+ *     ratio: float,
+ *     sentence: string,
+ * }
+ * @phpstan-type EngagementShape array{
+ *     full_by_mm: float,
+ *     first_mm: float|null,
+ *     full_mm: float|null,
+ *     margin_low_mm: float|null,
+ *     margin_high_mm: float|null,
+ *     reserve_mm: float|null,
+ *     sentence: string,
+ * }
+ * @phpstan-type GovernorMoveShape array{
+ *     sentence: string,
+ *     adjuster: string|null,
+ *     adjuster_name: string|null,
+ *     phrase: string|null,
+ *     body: array<string, mixed>|null,
+ * }
+ * @phpstan-type PullShape array{
+ *     now: PullSideShape|null,
+ *     fresh: PullSideShape|null,
+ *     problem: string|null,
+ *     sentence: string,
+ * }
+ * @phpstan-type PullSideShape array{
+ *     pull_n: float,
+ *     release_n: float,
+ *     tension_n: float,
+ *     efficiency: float,
+ *     friction: float,
+ * }
+ * @phpstan-type PhotoShape array{
+ *     id: string,
+ *     of: string,
+ *     by: string,
+ *     at: string,
+ * }
  */
 final readonly class BesideCodec
 {
@@ -47,13 +149,18 @@ final readonly class BesideCodec
         $this->evidence = ProofEvidence::of($state->spec, $state->run, $state->facts);
     }
 
-    /** @return array<string, mixed> */
+    /** @return BesideShape */
     public static function encode(BenchState $state): array
     {
         return (new self($state))->whole();
     }
 
-    /** @return array<string, mixed> what is looked for and put right where no adjuster is the cure */
+    /**
+     * @return array{
+     *     not_settable: string|null, cures: list<array{key: string, label: string}>, imitators: list<string>,
+     *     suspects: list<SuspectShape>,
+     * } what is looked for and put right where no adjuster is the cure
+     */
     private function putRight(Family $family): array
     {
         return [
@@ -78,7 +185,7 @@ final readonly class BesideCodec
         return array_values($suspects);
     }
 
-    /** @return array<string, mixed> */
+    /** @return BesideShape */
     private function whole(): array
     {
         $family = Families::of($this->state->spec->family);
@@ -86,7 +193,7 @@ final readonly class BesideCodec
 
         return [
             ...$this->putRight($family),
-            'table' => $this->state->judgement->table === null ? null : $this->table($this->state->judgement->table),
+            'table' => SettingsTableCodec::of($this->state),
             'measures' => array_map(self::measure(...), $this->state->judgement->measures),
             'window' => $this->window(),
             'engagement' => $this->engagement(),
@@ -95,7 +202,7 @@ final readonly class BesideCodec
             'can_measure_short' => $this->isShortOfOpen(),
             'can_pull' => MeasuresHere::of($this->state)->has(MeasureKey::LeverPull),
             'pull' => $this->pull(),
-            'pack' => $this->pack(),
+            'pack' => PackCodec::of($this->state),
             'reasons' => array_map(
                 static fn (ReplacementReason $one): array => ['key' => $one->value, 'label' => $one->label()],
                 ReplacementReason::cases(),
@@ -104,7 +211,7 @@ final readonly class BesideCodec
                 static fn (Cable $one): array => ['key' => $one->id, 'label' => $one->name],
                 $this->state->run->cables,
             ),
-            'replacing' => $this->replacing(),
+            'replacing' => ReplacingCodec::of($this->state),
             'photos' => array_map(self::photo(...), $seen->photos),
             'traces' => array_map(self::traced(...), $seen->traces),
             'can_trace' => $family->workingEnd() !== null,
@@ -126,13 +233,13 @@ final readonly class BesideCodec
         return $short !== [];
     }
 
-    /** @return array<string, string> */
+    /** @return PhotoShape */
     private static function photo(PhotoTaken $one): array
     {
         return ['id' => $one->photo, 'of' => $one->of, 'by' => $one->stamp->by->name, 'at' => $one->stamp->at];
     }
 
-    /** @return array<string, mixed> */
+    /** @return KeptTraceShape */
     private static function traced(SeenTrace $one): array
     {
         return [
@@ -143,63 +250,14 @@ final readonly class BesideCodec
         ];
     }
 
-    /** @return array<string, mixed> */
-    private function table(TableState $state): array
+    /**
+     * @return array{
+     *     adjuster: string|null, adjuster_name: string|null, phrase: string|null, body: array<string, mixed>|null,
+     * }
+     */
+    public static function moveOf(BenchState $state, ?string $id, ?Steps $steps): array
     {
-        $advice = TablePlanner::advise($this->state->spec, $state, $this->state->run, $this->state->facts);
-
-        return [
-            'drawing' => Families::of($this->state->spec->family)->drawing()->value,
-            'arm' => $state->table->arm,
-            'unit' => $state->table->unit,
-            'plus' => $state->table->plus,
-            'minus' => $state->table->minus,
-            'settings' => array_values(array_map(
-                static fn (OutcomeSetting $one): array => self::setting($one, $state),
-                $state->table->settings,
-            )),
-            'advice' => [
-                'kind' => $advice->kind->value,
-                'sentence' => $advice->sentence,
-                'how' => $advice->how,
-                'shift' => $advice->shift,
-                'shift_size' => $advice->shift === null ? null : $state->table->saySize($advice->shift),
-                'shift_way' => $advice->shift === null ? null : $state->table->way($advice->shift),
-                'certain' => $advice->isCertain,
-                'suspects' => SuspectCodec::encode(Families::of($this->state->spec->family), $advice->suspects),
-                ...$this->moveOf($advice->adjuster, $advice->steps),
-            ],
-        ];
-    }
-
-    /** @return array<string, mixed> */
-    private static function setting(OutcomeSetting $one, TableState $state): array
-    {
-        return [
-            'key' => $one->key,
-            'label' => $one->label,
-            'at' => $one->at,
-            'wants' => $one->wants,
-            'found' => $state->found[$one->key] ?? null,
-            'now' => $state->now[$one->key] ?? null,
-            'right' => $state->isRight($one),
-            'wrong' => $state->isWrong($one),
-            'sees' => array_values(array_map(
-                static fn (OutcomeWord $word): array => [
-                    'key' => $word->key,
-                    'label' => $word->label,
-                    'low' => $word->low,
-                    'high' => $word->high,
-                ],
-                $one->sees,
-            )),
-        ];
-    }
-
-    /** @return array<string, mixed> */
-    private function moveOf(?string $id, ?Steps $steps): array
-    {
-        $adjuster = $id === null ? null : $this->state->run->adjuster($id);
+        $adjuster = $id === null ? null : $state->run->adjuster($id);
 
         return [
             'adjuster' => $id,
@@ -211,7 +269,7 @@ final readonly class BesideCodec
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return MeasuredShape */
     private static function measure(MeasureState $state): array
     {
         $key = $state->measure->key;
@@ -237,7 +295,7 @@ final readonly class BesideCodec
         ];
     }
 
-    /** @return array<string, mixed>|null */
+    /** @return ThrottleWindowShape|null */
     private function window(): ?array
     {
         $state = $this->state->window();
@@ -255,7 +313,7 @@ final readonly class BesideCodec
         ];
     }
 
-    /** @return array<string, mixed>|null */
+    /** @return EngagementShape|null */
     private function engagement(): ?array
     {
         $state = $this->state->engagement();
@@ -271,128 +329,40 @@ final readonly class BesideCodec
         ];
     }
 
-    /** @return array<string, mixed>|null */
+    /** @return GovernorMoveShape|null */
     private function governor(): ?array
     {
         $advice = $this->state->governor();
 
         return $advice === null
             ? null
-            : ['sentence' => $advice->sentence, ...$this->moveOf($advice->adjuster, $advice->steps)];
+            : ['sentence' => $advice->sentence, ...self::moveOf($this->state, $advice->adjuster, $advice->steps)];
     }
 
-    /** @return array<string, mixed>|null */
+    /** @return PullShape|null */
     private function pull(): ?array
     {
         $state = PullState::of($this->state->spec, $this->state->facts);
-        $side = static fn (?LeverPull $pull): ?array => $pull === null ? null : [
-            'pull_n' => $pull->pull,
-            'release_n' => $pull->release,
-            'tension_n' => $pull->tension(),
-            'efficiency' => $pull->efficiency(),
-            'friction' => $pull->friction(),
-        ];
 
         return $state === null
             ? null
             : [
-                'now' => $side($state->now),
-                'fresh' => $side($state->fresh),
+                'now' => self::side($state->now),
+                'fresh' => self::side($state->fresh),
                 'problem' => $state->problem,
                 'sentence' => $state->sentence,
             ];
     }
 
-    /** @return array<string, mixed>|null */
-    private function pack(): ?array
+    /** @return PullSideShape|null */
+    private static function side(?LeverPull $pull): ?array
     {
-        $state = PackState::of($this->state->spec, $this->state->facts);
-
-        return $state === null ? null : [
-            'kinds' => array_map(static fn (MeasureKey $key): array => [
-                'key' => $key->value,
-                'label' => $key->label(),
-                'count' => $state->figures->counts[$key->value] ?? 0,
-                'how_to' => $key->howTo(),
-                'low' => $state->figures->band($key)?->low,
-                'high' => $state->figures->band($key)?->high,
-                'decimals' => $key->decimals(),
-            ], [MeasureKey::FrictionPlate, MeasureKey::SteelPlate, MeasureKey::ClutchSpring]),
-            'items' => array_map(static fn (array $item): array => [
-                'key' => $item['key']->value, 'of' => $item['of'], 'mean' => $item['found']->mean,
-                'expanded' => $item['found']->expanded(),
-                'verdict' => $item['verdict']->kind->value, 'sentence' => $item['verdict']->sentence,
-            ], $state->items),
-            'lives' => array_map(fn (string $key, WearLife $life): array => [
-                'key' => $key, 'left' => $life->left, 'unit' => $this->state->facts->standing->history->usageUnit,
-                'inspections' => $life->inspections,
-            ], array_keys($state->lives), $state->lives),
-            'findings' => array_map(fn (Inspection $one): array => [
-                'key' => $one->key, 'label' => $one->label, 'look_for' => $one->lookFor,
-                'finding' => ($this->state->facts->answers->inspected[$one->key] ?? null)?->finding->value,
-                'remark' => ($this->state->facts->answers->inspected[$one->key] ?? null)?->remark,
-            ], PackFindings::all()),
-            'stack_mm' => $state->stack(),
-            'star_order' => $state->figures->starOrder(),
-            'soaking_since' => $this->state->facts->observations->soaking,
-            'soak_hours' => PackState::LEAST_SOAK_H,
-            'bolt_nm' => $state->figures->boltNm,
-            'sentence' => $state->sentence,
-        ];
-    }
-
-    private function cableName(?string $cable): ?string
-    {
-        foreach ($this->state->run->cables as $one) {
-            if ($one->id === $cable) {
-                return $one->name;
-            }
-        }
-
-        return null;
-    }
-
-    /** @return array<string, mixed>|null */
-    private function replacing(): ?array
-    {
-        $under = $this->state->facts->observations->replacing;
-        $match = CableMatching::of($this->state->cable, $this->state->second?->cable);
-
-        return $under === null ? null : [
-            'reason' => implode(
-                ': ',
-                array_filter([$this->cableName($under->cable), $under->reason->label()], is_string(...)),
-            ),
-            'over' => $under->isOver,
-            'match' => $match === null ? null : $this->match($match),
-        ];
-    }
-
-    /** @return array<string, mixed> */
-    private function match(CableMatch $match): array
-    {
-        $lands = [];
-        foreach (CableMatching::landing(
-            CableMatching::runOf($this->state->run, $this->state->facts->observations->replacing?->cable),
-            $this->state->facts,
-            $match,
-        ) as $id => $at) {
-            $lands[] = [
-                'adjuster' => $id,
-                'name' => $this->state->run->adjuster($id)?->name(),
-                'say' => $this->state->run->adjuster($id)?->where($at),
-            ];
-        }
-
-        return [
-            'verdict' => $match->verdict->value,
-            'label' => $match->verdict->label(),
-            'sentence' => $match->sentence,
-            'slack_in_mm' => $match->slackIn,
-            'take_up_mm' => $match->takeUp,
-            'reserve_mm' => $match->reserve,
-            'conduit_mm' => $match->conduitDifference,
-            'lands' => $lands,
+        return $pull === null ? null : [
+            'pull_n' => $pull->pull,
+            'release_n' => $pull->release,
+            'tension_n' => $pull->tension(),
+            'efficiency' => $pull->efficiency(),
+            'friction' => $pull->friction(),
         ];
     }
 }

@@ -10,9 +10,33 @@ use VividPull\Core\Facts\ReadingGroup;
 use VividPull\Core\Judging\Judging;
 use VividPull\Core\Log\Entry\Entry;
 use VividPull\Core\Log\Entry\ReadingTaken;
+use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\LogNames;
 
-/** The bench log in the trade's words, one row an entry, oldest first. */
+/**
+ * The bench log in the trade's words, one row an entry, oldest first.
+ *
+ * @phpstan-type LogRowShape array{
+ *     id: string,
+ *     // ISO 8601 with offset
+ *     at: string,
+ *     by: string,
+ *     kind: value-of<EntryKind>,
+ *     what: string,
+ *     mm: float|null,
+ *     mean_mm: float|null,
+ *     expanded_mm: float|null,
+ *     count: int|null,
+ *     change_mm: float|null,
+ *     says: string|null,
+ *     // The reason it was taken back.
+ *     voided: string|null,
+ *     can_void: bool,
+ *     can_amend: bool,
+ *     // Whether this reading is asked about, or left out, and can be said to be right.
+ *     can_uphold: bool,
+ * }
+ */
 final readonly class LogRows
 {
     /**
@@ -29,7 +53,7 @@ final readonly class LogRows
         private array $asked,
     ) {}
 
-    /** @return list<array<string, mixed>> */
+    /** @return list<LogRowShape> */
     public static function of(BenchState $state): array
     {
         $lasts = [];
@@ -70,7 +94,7 @@ final readonly class LogRows
         );
     }
 
-    /** @return array<string, mixed> */
+    /** @return LogRowShape */
     private function row(Entry $entry, ?string $voided): array
     {
         $group = $voided === null ? ($this->lasts[$entry->stamp->id] ?? null) : null;

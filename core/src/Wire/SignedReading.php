@@ -11,7 +11,7 @@ use VividPull\Core\Spec\EngineHeat;
 /**
  * Play as it was signed; older records, and those that came from a list, say less of it.
  *
- * @phpstan-type KeptReadingShape array{
+ * @phpstan-type ReadingAsKept array{
  *     mm: float|int, expanded_mm: float|int, standard_mm?: float|int, freedom?: float|int|null, engine?: string|null,
  *     verdict: string, chance_inside?: float|null, ...<string, mixed>,
  * }
@@ -30,7 +30,7 @@ final readonly class SignedReading
         public ?float $chanceInside,
     ) {}
 
-    /** @param  KeptReadingShape  $kept */
+    /** @param  ReadingAsKept  $kept */
     public static function of(array $kept): self
     {
         $expanded = (float) $kept['expanded_mm'];

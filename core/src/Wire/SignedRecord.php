@@ -12,15 +12,15 @@ use VividPull\Core\Procedure\Cure;
  * What was signed, read back: the other side of `ClosingRecord`. Records stay as they were signed, so that one of an
  * older engine, or from a list, has less in it.
  *
- * @phpstan-import-type KeptReadingShape from SignedReading
+ * @phpstan-import-type ReadingAsKept from SignedReading
  *
  * @phpstan-type Stand array{
  *     adjuster: string, name: string, unit: string, found: string|null, left: string|null, taken: float|int,
  * }
  * @phpstan-type Numbered array{part: string, number: string}
  * @phpstan-type Kept array{
- *     engine?: string, point?: string|null, spec?: string, source?: string, found?: KeptReadingShape|null,
- *     left?: KeptReadingShape|null, parts?: list<string>, put_right?: list<string>, refused_parts?: list<string>,
+ *     engine?: string, point?: string|null, spec?: string, source?: string, found?: ReadingAsKept|null,
+ *     left?: ReadingAsKept|null, parts?: list<string>, put_right?: list<string>, refused_parts?: list<string>,
  *     fitted_parts?: list<Numbered>, did_not_fit?: list<Numbered>, given_before_mm?: float|int|null,
  *     stands?: list<Stand>, traces?: list<array<string, mixed>>, pack?: array{weakest_mm?: array<string, float>}|null,
  *     by_choice?: string|null, tag?: string|null, left_faults?: list<string>, ...<string, mixed>,

@@ -204,7 +204,7 @@ final class BesidePlayTest extends TestCase
             array_map(static fn ($one): string => $one->number, $job->state->facts->observations->refused),
         );
         self::assertTrue($job->state->judgement->now->is(VerdictKind::Unread), 'nothing read before counts');
-        self::assertTrue(StateCodec::encode($job->state)['beside']['replacing']['over']);
+        self::assertTrue(StateCodec::encode($job->state)['beside']['replacing']['over'] ?? null);
     }
 
     public function test_a_step_of_replacing_that_was_taken_back_is_asked_again(): void

@@ -38,7 +38,6 @@ final class NotHereTest extends TestCase
         self::assertSame(GateStatus::Passed, $gate->status);
         self::assertStringContainsString('not to be seen on this machine (arm inside its Case)', $gate->sentence);
         $rows = LogRows::of($job->state);
-        self::assertIsString($rows[count($rows) - 1]['what']);
         self::assertStringEndsWith('arm inside its Case', $rows[count($rows) - 1]['what']);
     }
 

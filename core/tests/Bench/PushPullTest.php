@@ -101,7 +101,7 @@ final class PushPullTest extends TestCase
         self::assertFalse($job->state->beliefs()->play->isPlaced());
         $state = StateCodec::encode($job->state);
         self::assertSame(['grip_flange', 'ferrule_gap'], array_column($state['spec']['points'], 'key'));
-        self::assertSame('grip_backward', $state['pair']['spec']['point']);
+        self::assertSame('grip_backward', $state['pair']['spec']['point'] ?? null);
     }
 
     public function test_a_slack_partner_without_an_adjuster_is_replaced_and_not_set(): void

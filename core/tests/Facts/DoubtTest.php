@@ -238,7 +238,7 @@ final class DoubtTest extends TestCase
     {
         $rows = \VividPull\Core\Wire\LogRows::of($job->state);
 
-        return (string) $rows[count($rows) - 1]['what'];
+        return $rows[count($rows) - 1]['what'];
     }
 
     /** @phpstan-impure */

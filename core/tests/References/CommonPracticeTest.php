@@ -122,7 +122,7 @@ final class CommonPracticeTest extends TestCase
             'steel_plates' => 5,
             'springs' => 5,
         ]]]);
-        self::assertSame(24, StateCodec::encode($job->state)['beside']['pack']['soak_hours']);
+        self::assertSame(24, StateCodec::encode($job->state)['beside']['pack']['soak_hours'] ?? null);
     }
 
     public function test_r1_is_told_from_f1_and_both_are_tried_after_every_move(): void

@@ -26,10 +26,7 @@ final readonly class AttemptSteps
     public static function of(Attempt $attempt): array
     {
         $steps = new self($attempt->lesson);
-        $written = [];
-        foreach (LogRows::of($attempt->job()) as $row) {
-            $written[is_string($row['id']) ? $row['id'] : ''] = is_string($row['what']) ? $row['what'] : '';
-        }
+        $written = array_column(LogRows::of($attempt->job()), 'what', 'id');
 
         return array_map(static fn (Moment $one): array => [
             'at' => $one->at,

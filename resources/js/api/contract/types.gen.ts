@@ -71,6 +71,9 @@ export type SignIn = {
     password: string;
 };
 
+/**
+ * What was read, how sure it is and what it is held to be; of the whole control, and pose by pose.
+ */
 export type Band = {
     low_mm: number | null;
     high_mm: number | null;
@@ -402,6 +405,9 @@ export type Item = {
     measure: MeasureKey | null;
 };
 
+/**
+ * The stages of a job, what each asks, and the answers there are.
+ */
 export type Stage = {
     key: JobStage;
     title: string;
@@ -412,13 +418,12 @@ export type Stage = {
     /**
      * What of the stage may be confirmed at once, and the word typed for it; null where it is not several lines.
      */
-    together: null | {
-        word: string;
-        label: string;
-        keys: Array<string>;
-    };
+    together: Together | null;
 };
 
+/**
+ * The adjusters of a run: how each is counted, where it stands, what room it has, what was done with it.
+ */
 export type Adjuster = {
     id: string;
     name: string;
@@ -562,6 +567,9 @@ export type Option = {
     phrase: string | null;
 };
 
+/**
+ * The bench log in the trade's words, one row an entry, oldest first.
+ */
 export type LogRow = {
     id: string;
     /**
@@ -619,7 +627,7 @@ export type Instrument = {
 };
 
 /**
- * Everything a job's screen shows, worked out by the core from its log.
+ * A bench state to the wire: everything a screen shows, with units in the keys. Nothing is left to work out.
  */
 export type BenchState = {
     engine: string;
@@ -632,195 +640,33 @@ export type BenchState = {
         title: string;
         allows_by_choice: boolean;
     };
-    spec: {
-        point: ReadingPoint | null;
-        point_label: string | null;
-        how_to_read: string | null;
-        band: Band;
-        say: string;
-        engine: EngineHeat | null;
-        wheels: Wheels | null;
-        poses: Array<{
-            key: Pose;
-            label: string;
-        }>;
-        policy: Policy;
-        policy_label: string;
-        rule: DecisionRule;
-        source: string;
-        entered_by: string | null;
-        checked_by: string | null;
-        points: Array<{
-            key: ReadingPoint;
-            label: string;
-            how_to_read: string;
-        }>;
-        mode: SettingMode;
-        parking: Parking;
-        like: string | null;
-        torques: Array<{
-            what: string;
-            nm: number;
-        }>;
-        /**
-         * Whether the rider's wish is aimed for.
-         */
-        aims_wish: boolean;
-    };
-    hand: {
-        kind: HandKind;
-        name: string;
-        ratio: number;
-        knowledge: Knowledge;
-        /**
-         * What can be measured of it, that to the wire first; empty where play is not read at it.
-         */
-        distances: Array<{
-            /**
-             * Null is the wire.
-             */
-            point: ReadingPoint | null;
-            label: string;
-            /**
-             * As it is known so far.
-             */
-            mm: number | null;
-        }>;
-        how_to_measure: string;
-        /**
-         * Whether they were measured on this machine.
-         */
-        of_machine: boolean;
-    };
+    spec: JobSpec;
+    hand: JobHand;
     working_end: string;
     stage: JobStage;
     stages: Array<Stage>;
     asks: string | null;
-    condition: {
-        engine: EngineHeat | null;
-        wheels: Wheels | null;
-        /**
-         * The same in words.
-         */
-        label: string;
-    } | null;
+    condition: Condition | null;
     adjusters: Array<Adjuster>;
     found: Judged;
     now: Judged;
     poses: Array<PoseReading>;
     working_band: Band | null;
-    expected: {
-        mm: number;
-        low_mm: number;
-        high_mm: number;
-    } | null;
-    learned: {
-        point: string | null;
-        ratio: number;
-        ratio_deviation: number;
-        ln_ratio: number;
-        spread: number;
-        taught: boolean;
-        per_step: Array<{
-            adjuster: string;
-            mm: number;
-            expanded_mm: number;
-            unit: StepUnit;
-        }>;
-        /**
-         * Counted moves of this job.
-         */
-        moves: number;
-        /**
-         * How many other machines of the model tell what is expected; 0 where this control has taught it itself, or nothing has.
-         */
-        machines: number;
-        /**
-         * A ratio that the readings contradict.
-         */
-        finding: {
-            sentence: string;
-            told: number;
-            learned: number;
-            expanded: number;
-        } | null;
-        /**
-         * By how much play reads otherwise when slack was given last; null where it is not known to.
-         */
-        sides_mm: number | null;
-        /**
-         * mm of conduit that tightening the lock is expected to give, as far as it was learned.
-         */
-        creep_mm: number;
-    };
-    next: {
-        kind: PlanKind;
-        sentence: string;
-        /**
-         * Whether what is looked for was looked for before, and nothing was found: the cable is replaced, or the tag is hung.
-         */
-        looked_at: boolean;
-        /**
-         * What would settle it: something put right, the distances of the hand control measured, or play read with a finer instrument; null where no one thing would.
-         */
-        settled_by: SettledBy | null;
-        /**
-         * Where a finer instrument settles it: those of the shelf, by id, the finest first.
-         */
-        finer: Array<string>;
-        /**
-         * What may be at fault where nothing that turns brings it inside, the likeliest first.
-         */
-        suspects: Array<Suspect>;
-        recommended: string | null;
-        target_mm: number | null;
-        options: Array<Option>;
-        plan: {
-            steps: Array<Option>;
-            why: string | null;
-            runner_up: string | null;
-            /**
-             * Steps of it that are done.
-             */
-            done: number;
-        } | null;
-    };
-    way_home: Array<{
-        adjuster: string;
-        name: string;
-        say: string | null;
-        body: {
-            [key: string]: unknown;
-        } | null;
-    }>;
+    expected: Expected | null;
+    learned: Learned;
+    next: NextMove;
+    way_home: Array<WayHome>;
     gates: Array<{
         key: GateKey;
         title: string;
         status: GateStatus;
         sentence: string;
     }>;
-    closing: {
-        fit: Array<string>;
-        by_choice: Array<string>;
-        tagged: Array<string>;
-        checked: Array<string>;
-    };
+    closing: Closing;
     tag: Tag | null;
     by_choice: string | null;
-    closed: {
-        outcome: ClosingOutcome;
-        next_check: string | null;
-        /**
-         * ISO 8601 with offset
-         */
-        at: string;
-        by: string;
-    } | null;
-    people: Array<{
-        id: string;
-        name: string;
-        role: Role;
-    }>;
+    closed: Closed | null;
+    people: Array<PersonHere>;
     shelf: Array<Instrument>;
     warnings: Array<string>;
     log: Array<LogRow>;
@@ -834,124 +680,7 @@ export type BenchState = {
     /**
      * The closing cable of a push-pull pair, in the place of the opening one; null where there is one cable.
      */
-    pair: {
-        spec: {
-            point: ReadingPoint | null;
-            point_label: string | null;
-            how_to_read: string | null;
-            band: Band;
-            say: string;
-            engine: EngineHeat | null;
-            wheels: Wheels | null;
-            poses: Array<{
-                key: Pose;
-                label: string;
-            }>;
-            policy: Policy;
-            policy_label: string;
-            rule: DecisionRule;
-            source: string;
-            entered_by: string | null;
-            checked_by: string | null;
-            points: Array<{
-                key: ReadingPoint;
-                label: string;
-                how_to_read: string;
-            }>;
-            mode: SettingMode;
-            parking: Parking;
-            like: string | null;
-            torques: Array<{
-                what: string;
-                nm: number;
-            }>;
-            /**
-             * Whether the rider's wish is aimed for.
-             */
-            aims_wish: boolean;
-        };
-        found: Judged;
-        now: Judged;
-        poses: Array<PoseReading>;
-        working_band: Band | null;
-        expected: {
-            mm: number;
-            low_mm: number;
-            high_mm: number;
-        } | null;
-        learned: {
-            point: string | null;
-            ratio: number;
-            ratio_deviation: number;
-            ln_ratio: number;
-            spread: number;
-            taught: boolean;
-            per_step: Array<{
-                adjuster: string;
-                mm: number;
-                expanded_mm: number;
-                unit: StepUnit;
-            }>;
-            /**
-             * Counted moves of this job.
-             */
-            moves: number;
-            /**
-             * How many other machines of the model tell what is expected; 0 where this control has taught it itself, or nothing has.
-             */
-            machines: number;
-            /**
-             * A ratio that the readings contradict.
-             */
-            finding: {
-                sentence: string;
-                told: number;
-                learned: number;
-                expanded: number;
-            } | null;
-            /**
-             * By how much play reads otherwise when slack was given last; null where it is not known to.
-             */
-            sides_mm: number | null;
-            /**
-             * mm of conduit that tightening the lock is expected to give, as far as it was learned.
-             */
-            creep_mm: number;
-        };
-        next: {
-            kind: PlanKind;
-            sentence: string;
-            /**
-             * Whether what is looked for was looked for before, and nothing was found: the cable is replaced, or the tag is hung.
-             */
-            looked_at: boolean;
-            /**
-             * What would settle it: something put right, the distances of the hand control measured, or play read with a finer instrument; null where no one thing would.
-             */
-            settled_by: SettledBy | null;
-            /**
-             * Where a finer instrument settles it: those of the shelf, by id, the finest first.
-             */
-            finer: Array<string>;
-            /**
-             * What may be at fault where nothing that turns brings it inside, the likeliest first.
-             */
-            suspects: Array<Suspect>;
-            recommended: string | null;
-            target_mm: number | null;
-            options: Array<Option>;
-            plan: {
-                steps: Array<Option>;
-                why: string | null;
-                runner_up: string | null;
-                /**
-                 * Steps of it that are done.
-                 */
-                done: number;
-            } | null;
-        };
-        shelf: Array<Instrument>;
-    } | null;
+    pair: PairedCable | null;
     beside: Beside;
     /**
      * What the second cable is called, where there is one.
@@ -964,12 +693,7 @@ export type BenchState = {
     /**
      * How the rider wants it.
      */
-    wish: {
-        say: string;
-        play_mm: number | null;
-        bite: string | null;
-        said: string | null;
-    } | null;
+    wish: Wish | null;
     /**
      * Whether where it bites is a matter of taste here.
      */
@@ -977,17 +701,7 @@ export type BenchState = {
     /**
      * Of a job that was begun as a check; null where a whole job was begun.
      */
-    check: {
-        on: boolean;
-        /**
-         * Why it is a whole job now.
-         */
-        over: string | null;
-        /**
-         * What whoever signs it says beside the reading.
-         */
-        says: Array<string>;
-    } | null;
+    check: CheckUnderWay | null;
     /**
      * That the machine stands otherwise than its figure is for, where it is to be read: what is read so is not judged.
      */
@@ -1236,7 +950,7 @@ export type KeepInstrument = {
 };
 
 /**
- * What stands beside the play: what it does at its settings, what is measured, the pull, the pack, a cable being replaced.
+ * What stands beside the play of a control: what it does at its settings, what is measured, the pull, the pack, a cable being replaced.
  */
 export type Beside = {
     not_settable: string | null;
@@ -1249,197 +963,21 @@ export type Beside = {
      * What is looked for where a proof failed and no setting cures it, the likeliest first.
      */
     suspects: Array<Suspect>;
-    table: {
-        drawing: TableDrawing;
-        arm: string;
-        unit: string;
-        plus: string;
-        minus: string;
-        settings: Array<{
-            key: string;
-            label: string;
-            at: number;
-            /**
-             * key of what can be seen there
-             */
-            wants: string;
-            /**
-             * key of what can be seen there
-             */
-            found: string | null;
-            /**
-             * key of what can be seen there
-             */
-            now: string | null;
-            right: boolean;
-            wrong: boolean;
-            sees: Array<{
-                key: string;
-                label: string;
-                low: number | null;
-                high: number | null;
-            }>;
-        }>;
-        advice: {
-            kind: TableAdviceKind;
-            sentence: string;
-            how: string;
-            shift: number | null;
-            shift_size: string | null;
-            shift_way: string | null;
-            certain: boolean;
-            /**
-             * What may be at fault where no cable reaches it, the likeliest first.
-             */
-            suspects: Array<Suspect>;
-            adjuster: string | null;
-            adjuster_name: string | null;
-            phrase: string | null;
-            body: {
-                [key: string]: unknown;
-            } | null;
-        };
-    } | null;
-    measures: Array<{
-        key: MeasureKey;
-        label: string;
-        unit: string;
-        decimals: number;
-        runs: number;
-        values: Array<number>;
-        mean: number | null;
-        expanded: number | null;
-        before: number | null;
-        low: number | null;
-        high: number | null;
-        verdict: VerdictKind;
-        sentence: string;
-        advice: string | null;
-        chance_inside: number | null;
-        note: string | null;
-        /**
-         * Whether it is told to be outside and is put right by hand, since no adjuster is the cure of it.
-         */
-        put_right: boolean;
-    }>;
-    window: {
-        stroke_mm: number;
-        arc_mm: number;
-        margin_mm: number;
-        least_mm: number;
-        most_mm: number;
-        tightest_mm: number | null;
-        slackest_mm: number | null;
-        ratio: number;
-        sentence: string;
-    } | null;
-    engagement: {
-        full_by_mm: number;
-        first_mm: number | null;
-        full_mm: number | null;
-        margin_low_mm: number | null;
-        margin_high_mm: number | null;
-        reserve_mm: number | null;
-        sentence: string;
-    } | null;
-    governor: {
-        sentence: string;
-        adjuster: string | null;
-        adjuster_name: string | null;
-        phrase: string | null;
-        body: {
-            [key: string]: unknown;
-        } | null;
-    } | null;
+    table: SettingsTable | null;
+    measures: Array<Measured>;
+    window: ThrottleWindow | null;
+    engagement: Engagement | null;
+    governor: GovernorMove | null;
     pull_at_mm: number | null;
     can_pull: boolean;
-    pull: {
-        now: {
-            pull_n: number;
-            release_n: number;
-            tension_n: number;
-            efficiency: number;
-            friction: number;
-        } | null;
-        fresh: {
-            pull_n: number;
-            release_n: number;
-            tension_n: number;
-            efficiency: number;
-            friction: number;
-        } | null;
-        problem: string | null;
-        sentence: string;
-    } | null;
-    pack: {
-        kinds: Array<{
-            key: string;
-            label: string;
-            count: number;
-            how_to: string;
-            low: number | null;
-            high: number | null;
-            decimals: number;
-        }>;
-        items: Array<{
-            key: string;
-            of: string;
-            mean: number;
-            expanded: number;
-            verdict: VerdictKind;
-            sentence: string;
-        }>;
-        lives: Array<{
-            key: string;
-            left: number;
-            unit: string;
-            inspections: number;
-        }>;
-        stack_mm: number | null;
-        star_order: Array<number>;
-        soaking_since: string | null;
-        soak_hours: number;
-        bolt_nm: number | null;
-        sentence: string;
-        /**
-         * What is looked over where the pack is open.
-         */
-        findings: Array<{
-            key: string;
-            label: string;
-            look_for: string;
-            finding: string | null;
-            remark: string | null;
-        }>;
-    } | null;
+    pull: Pull | null;
+    pack: Pack | null;
     reasons: Array<{
         key: string;
         label: string;
     }>;
-    replacing: {
-        reason: string;
-        over: boolean;
-        match: {
-            verdict: MatchVerdict;
-            label: string;
-            sentence: string;
-            slack_in_mm: number | null;
-            take_up_mm: number | null;
-            reserve_mm: number | null;
-            conduit_mm: number | null;
-            lands: Array<{
-                adjuster: string;
-                name: string | null;
-                say: string | null;
-            }>;
-        } | null;
-    } | null;
-    photos: Array<{
-        id: string;
-        of: string;
-        by: string;
-        at: string;
-    }>;
+    replacing: Replacing | null;
+    photos: Array<Photo>;
     refused: Array<{
         part: string;
         number: string;
@@ -2957,6 +2495,9 @@ export type LessonFormBody = {
 
 export type SettledBy = 'route' | 'oiled' | 'hand' | 'finer';
 
+/**
+ * What may be at fault, with what is tapped once it was put right or replaced; the likeliest first.
+ */
 export type Suspect = {
     what: string;
     /**
@@ -2978,6 +2519,447 @@ export type DueIn = {
      */
     says: string;
     is_over: boolean;
+};
+
+/**
+ * The next move, the others there are, the plan it belongs to, and the way home.
+ */
+export type NextMove = {
+    kind: PlanKind;
+    sentence: string;
+    /**
+     * Whether what is looked for was looked for before, and nothing was found: the cable is replaced, or the tag is hung.
+     */
+    looked_at: boolean;
+    /**
+     * What would settle it: something put right, the distances of the hand control measured, or play read with a finer instrument; null where no one thing would.
+     */
+    settled_by: SettledBy | null;
+    /**
+     * Where a finer instrument settles it: those of the shelf, by id, the finest first.
+     */
+    finer: Array<string>;
+    /**
+     * What may be at fault where nothing that turns brings it inside, the likeliest first.
+     */
+    suspects: Array<Suspect>;
+    recommended: string | null;
+    target_mm: number | null;
+    options: Array<Option>;
+    plan: Plan | null;
+};
+
+export type Plan = {
+    steps: Array<Option>;
+    why: string | null;
+    runner_up: string | null;
+    /**
+     * Steps of it that are done.
+     */
+    done: number;
+};
+
+export type WayHome = {
+    adjuster: string;
+    name: string;
+    say: string | null;
+    body: {
+        [key: string]: unknown;
+    } | null;
+};
+
+export type Measured = {
+    key: MeasureKey;
+    label: string;
+    unit: string;
+    decimals: number;
+    runs: number;
+    values: Array<number>;
+    mean: number | null;
+    expanded: number | null;
+    before: number | null;
+    low: number | null;
+    high: number | null;
+    verdict: VerdictKind;
+    sentence: string;
+    advice: string | null;
+    chance_inside: number | null;
+    note: string | null;
+    /**
+     * Whether it is told to be outside and is put right by hand, since no adjuster is the cure of it.
+     */
+    put_right: boolean;
+};
+
+export type Engagement = {
+    full_by_mm: number;
+    first_mm: number | null;
+    full_mm: number | null;
+    margin_low_mm: number | null;
+    margin_high_mm: number | null;
+    reserve_mm: number | null;
+    sentence: string;
+};
+
+export type GovernorMove = {
+    sentence: string;
+    adjuster: string | null;
+    adjuster_name: string | null;
+    phrase: string | null;
+    body: {
+        [key: string]: unknown;
+    } | null;
+};
+
+export type Pull = {
+    now: PullSide | null;
+    fresh: PullSide | null;
+    problem: string | null;
+    sentence: string;
+};
+
+export type PullSide = {
+    pull_n: number;
+    release_n: number;
+    tension_n: number;
+    efficiency: number;
+    friction: number;
+};
+
+export type Photo = {
+    id: string;
+    of: string;
+    by: string;
+    at: string;
+};
+
+/**
+ * What the job is judged by, and the instruments on its shelf.
+ */
+export type JobSpec = {
+    point: ReadingPoint | null;
+    point_label: string | null;
+    how_to_read: string | null;
+    band: Band;
+    say: string;
+    engine: EngineHeat | null;
+    wheels: Wheels | null;
+    poses: Array<{
+        key: Pose;
+        label: string;
+    }>;
+    policy: Policy;
+    policy_label: string;
+    rule: DecisionRule;
+    source: string;
+    entered_by: string | null;
+    checked_by: string | null;
+    points: Array<PlaceToRead>;
+    mode: SettingMode;
+    parking: Parking;
+    like: string | null;
+    torques: Array<{
+        what: string;
+        nm: number;
+    }>;
+    /**
+     * Whether the rider's wish is aimed for.
+     */
+    aims_wish: boolean;
+};
+
+export type PlaceToRead = {
+    key: ReadingPoint;
+    label: string;
+    how_to_read: string;
+};
+
+/**
+ * What the readings tell of how far play moves by a turn, and what a reading due now should say.
+ */
+export type Expected = {
+    mm: number;
+    low_mm: number;
+    high_mm: number;
+};
+
+export type Learned = {
+    point: string | null;
+    ratio: number;
+    ratio_deviation: number;
+    ln_ratio: number;
+    spread: number;
+    taught: boolean;
+    per_step: Array<{
+        adjuster: string;
+        mm: number;
+        expanded_mm: number;
+        unit: StepUnit;
+    }>;
+    /**
+     * Counted moves of this job.
+     */
+    moves: number;
+    /**
+     * How many other machines of the model tell what is expected; 0 where this control has taught it itself, or nothing has.
+     */
+    machines: number;
+    /**
+     * A ratio that the readings contradict.
+     */
+    finding: Finding | null;
+    /**
+     * By how much play reads otherwise when slack was given last; null where it is not known to.
+     */
+    sides_mm: number | null;
+    /**
+     * mm of conduit that tightening the lock is expected to give, as far as it was learned.
+     */
+    creep_mm: number;
+};
+
+export type Finding = {
+    sentence: string;
+    told: number;
+    learned: number;
+    expanded: number;
+};
+
+/**
+ * Plates and springs of a clutch: their figures, what was measured, what was looked over.
+ */
+export type Pack = {
+    kinds: Array<{
+        key: string;
+        label: string;
+        count: number;
+        how_to: string;
+        low: number | null;
+        high: number | null;
+        decimals: number;
+    }>;
+    items: Array<{
+        key: string;
+        of: string;
+        mean: number;
+        expanded: number;
+        verdict: VerdictKind;
+        sentence: string;
+    }>;
+    lives: Array<{
+        key: string;
+        left: number;
+        unit: string;
+        inspections: number;
+    }>;
+    stack_mm: number | null;
+    star_order: Array<number>;
+    soaking_since: string | null;
+    soak_hours: number;
+    bolt_nm: number | null;
+    sentence: string;
+    /**
+     * What is looked over where the pack is open.
+     */
+    findings: Array<{
+        key: string;
+        label: string;
+        look_for: string;
+        finding: string | null;
+        remark: string | null;
+    }>;
+};
+
+/**
+ * A cable being replaced, and whether the new one fits.
+ */
+export type Replacing = {
+    reason: string;
+    over: boolean;
+    match: CableMatch | null;
+};
+
+export type CableMatch = {
+    verdict: MatchVerdict;
+    label: string;
+    sentence: string;
+    slack_in_mm: number | null;
+    take_up_mm: number | null;
+    reserve_mm: number | null;
+    conduit_mm: number | null;
+    lands: Array<{
+        adjuster: string;
+        name: string | null;
+        say: string | null;
+    }>;
+};
+
+/**
+ * A table of settings: what each should do, what it does, and what to move.
+ */
+export type SettingsTable = {
+    drawing: TableDrawing;
+    arm: string;
+    unit: string;
+    plus: string;
+    minus: string;
+    settings: Array<TableSetting>;
+    advice: TableAdvice;
+};
+
+export type TableSetting = {
+    key: string;
+    label: string;
+    at: number;
+    /**
+     * key of what can be seen there
+     */
+    wants: string;
+    /**
+     * key of what can be seen there
+     */
+    found: string | null;
+    /**
+     * key of what can be seen there
+     */
+    now: string | null;
+    right: boolean;
+    wrong: boolean;
+    sees: Array<{
+        key: string;
+        label: string;
+        low: number | null;
+        high: number | null;
+    }>;
+};
+
+export type TableAdvice = {
+    kind: TableAdviceKind;
+    sentence: string;
+    how: string;
+    shift: number | null;
+    shift_size: string | null;
+    shift_way: string | null;
+    certain: boolean;
+    /**
+     * What may be at fault where no cable reaches it, the likeliest first.
+     */
+    suspects: Array<Suspect>;
+    adjuster: string | null;
+    adjuster_name: string | null;
+    phrase: string | null;
+    body: {
+        [key: string]: unknown;
+    } | null;
+};
+
+export type Together = {
+    word: string;
+    label: string;
+    keys: Array<string>;
+};
+
+export type JobHand = {
+    kind: HandKind;
+    name: string;
+    ratio: number;
+    knowledge: Knowledge;
+    /**
+     * What can be measured of it, that to the wire first; empty where play is not read at it.
+     */
+    distances: Array<Distance>;
+    how_to_measure: string;
+    /**
+     * Whether they were measured on this machine.
+     */
+    of_machine: boolean;
+};
+
+export type Distance = {
+    /**
+     * Null is the wire.
+     */
+    point: ReadingPoint | null;
+    label: string;
+    /**
+     * As it is known so far.
+     */
+    mm: number | null;
+};
+
+export type Condition = {
+    engine: EngineHeat | null;
+    wheels: Wheels | null;
+    /**
+     * The same in words.
+     */
+    label: string;
+};
+
+export type Closing = {
+    fit: Array<string>;
+    by_choice: Array<string>;
+    tagged: Array<string>;
+    checked: Array<string>;
+};
+
+export type CheckUnderWay = {
+    on: boolean;
+    /**
+     * Why it is a whole job now.
+     */
+    over: string | null;
+    /**
+     * What whoever signs it says beside the reading.
+     */
+    says: Array<string>;
+};
+
+export type Wish = {
+    say: string;
+    play_mm: number | null;
+    bite: string | null;
+    said: string | null;
+};
+
+export type Closed = {
+    outcome: ClosingOutcome;
+    next_check: string | null;
+    /**
+     * ISO 8601 with offset
+     */
+    at: string;
+    by: string;
+};
+
+export type PersonHere = {
+    id: string;
+    name: string;
+    role: Role;
+};
+
+export type PairedCable = {
+    spec: JobSpec;
+    found: Judged;
+    now: Judged;
+    poses: Array<PoseReading>;
+    working_band: Band | null;
+    expected: Expected | null;
+    learned: Learned;
+    next: NextMove;
+    shelf: Array<Instrument>;
+};
+
+export type ThrottleWindow = {
+    stroke_mm: number;
+    arc_mm: number;
+    margin_mm: number;
+    least_mm: number;
+    most_mm: number;
+    tightest_mm: number | null;
+    slackest_mm: number | null;
+    ratio: number;
+    sentence: string;
 };
 
 export type SignOutData = {

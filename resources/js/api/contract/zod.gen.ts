@@ -20,6 +20,9 @@ export const zSignIn = z.object({
     password: z.string().check(z.minLength(1), z.maxLength(200))
 });
 
+/**
+ * What was read, how sure it is and what it is held to be; of the whole control, and pose by pose.
+ */
 export const zBand = z.object({
     low_mm: z.nullable(z.number()),
     high_mm: z.nullable(z.number())
@@ -255,6 +258,9 @@ export const zAnswer = z.object({
     question: z.nullable(z.string())
 });
 
+/**
+ * The bench log in the trade's words, one row an entry, oldest first.
+ */
 export const zLogRow = z.object({
     id: z.string(),
     at: z.string(),
@@ -815,6 +821,9 @@ export const zStepUnit = z.enum([
     'mm'
 ]);
 
+/**
+ * The adjusters of a run: how each is counted, where it stands, what room it has, what was done with it.
+ */
 export const zAdjuster = z.object({
     id: z.string(),
     name: z.string(),
@@ -981,20 +990,6 @@ export const zItem = z.object({
     answers: z.array(zAnswer),
     is_second: z.boolean(),
     measure: z.nullable(zMeasureKey)
-});
-
-export const zStage = z.object({
-    key: zJobStage,
-    title: z.string(),
-    done: z.boolean(),
-    summary: z.string(),
-    cautions: z.array(z.string()),
-    items: z.array(zItem),
-    together: z.nullable(z.object({
-        word: z.string(),
-        label: z.string(),
-        keys: z.array(z.string())
-    }))
 });
 
 export const zCauseCounts = z.object({
@@ -1969,519 +1964,13 @@ export const zSettledBy = z.enum([
     'finer'
 ]);
 
+/**
+ * What may be at fault, with what is tapped once it was put right or replaced; the likeliest first.
+ */
 export const zSuspect = z.object({
     what: z.string(),
     cure: z.nullable(z.string()),
     part: z.nullable(z.string())
-});
-
-/**
- * What stands beside the play: what it does at its settings, what is measured, the pull, the pack, a cable being replaced.
- */
-export const zBeside = z.object({
-    not_settable: z.nullable(z.string()),
-    cures: z.array(z.object({
-        key: z.string(),
-        label: z.string()
-    })),
-    imitators: z.array(z.string()),
-    suspects: z.array(zSuspect),
-    table: z.nullable(z.object({
-        drawing: zTableDrawing,
-        arm: z.string(),
-        unit: z.string(),
-        plus: z.string(),
-        minus: z.string(),
-        settings: z.array(z.object({
-            key: z.string(),
-            label: z.string(),
-            at: z.number(),
-            wants: z.string(),
-            found: z.nullable(z.string()),
-            now: z.nullable(z.string()),
-            right: z.boolean(),
-            wrong: z.boolean(),
-            sees: z.array(z.object({
-                key: z.string(),
-                label: z.string(),
-                low: z.nullable(z.number()),
-                high: z.nullable(z.number())
-            }))
-        })),
-        advice: z.object({
-            kind: zTableAdviceKind,
-            sentence: z.string(),
-            how: z.string(),
-            shift: z.nullable(z.number()),
-            shift_size: z.nullable(z.string()),
-            shift_way: z.nullable(z.string()),
-            certain: z.boolean(),
-            suspects: z.array(zSuspect),
-            adjuster: z.nullable(z.string()),
-            adjuster_name: z.nullable(z.string()),
-            phrase: z.nullable(z.string()),
-            body: z.nullable(z.record(z.string(), z.unknown()))
-        })
-    })),
-    measures: z.array(z.object({
-        key: zMeasureKey,
-        label: z.string(),
-        unit: z.string(),
-        decimals: z.number(),
-        runs: z.number(),
-        values: z.array(z.number()),
-        mean: z.nullable(z.number()),
-        expanded: z.nullable(z.number()),
-        before: z.nullable(z.number()),
-        low: z.nullable(z.number()),
-        high: z.nullable(z.number()),
-        verdict: zVerdictKind,
-        sentence: z.string(),
-        advice: z.nullable(z.string()),
-        chance_inside: z.nullable(z.number()),
-        note: z.nullable(z.string()),
-        put_right: z.boolean()
-    })),
-    window: z.nullable(z.object({
-        stroke_mm: z.number(),
-        arc_mm: z.number(),
-        margin_mm: z.number(),
-        least_mm: z.number(),
-        most_mm: z.number(),
-        tightest_mm: z.nullable(z.number()),
-        slackest_mm: z.nullable(z.number()),
-        ratio: z.number(),
-        sentence: z.string()
-    })),
-    engagement: z.nullable(z.object({
-        full_by_mm: z.number(),
-        first_mm: z.nullable(z.number()),
-        full_mm: z.nullable(z.number()),
-        margin_low_mm: z.nullable(z.number()),
-        margin_high_mm: z.nullable(z.number()),
-        reserve_mm: z.nullable(z.number()),
-        sentence: z.string()
-    })),
-    governor: z.nullable(z.object({
-        sentence: z.string(),
-        adjuster: z.nullable(z.string()),
-        adjuster_name: z.nullable(z.string()),
-        phrase: z.nullable(z.string()),
-        body: z.nullable(z.record(z.string(), z.unknown()))
-    })),
-    pull_at_mm: z.nullable(z.number()),
-    can_pull: z.boolean(),
-    pull: z.nullable(z.object({
-        now: z.nullable(z.object({
-            pull_n: z.number(),
-            release_n: z.number(),
-            tension_n: z.number(),
-            efficiency: z.number(),
-            friction: z.number()
-        })),
-        fresh: z.nullable(z.object({
-            pull_n: z.number(),
-            release_n: z.number(),
-            tension_n: z.number(),
-            efficiency: z.number(),
-            friction: z.number()
-        })),
-        problem: z.nullable(z.string()),
-        sentence: z.string()
-    })),
-    pack: z.nullable(z.object({
-        kinds: z.array(z.object({
-            key: z.string(),
-            label: z.string(),
-            count: z.number(),
-            how_to: z.string(),
-            low: z.nullable(z.number()),
-            high: z.nullable(z.number()),
-            decimals: z.number()
-        })),
-        items: z.array(z.object({
-            key: z.string(),
-            of: z.string(),
-            mean: z.number(),
-            expanded: z.number(),
-            verdict: zVerdictKind,
-            sentence: z.string()
-        })),
-        lives: z.array(z.object({
-            key: z.string(),
-            left: z.number(),
-            unit: z.string(),
-            inspections: z.number()
-        })),
-        stack_mm: z.nullable(z.number()),
-        star_order: z.array(z.number()),
-        soaking_since: z.nullable(z.string()),
-        soak_hours: z.number(),
-        bolt_nm: z.nullable(z.number()),
-        sentence: z.string(),
-        findings: z.array(z.object({
-            key: z.string(),
-            label: z.string(),
-            look_for: z.string(),
-            finding: z.nullable(z.string()),
-            remark: z.nullable(z.string())
-        }))
-    })),
-    reasons: z.array(z.object({
-        key: z.string(),
-        label: z.string()
-    })),
-    replacing: z.nullable(z.object({
-        reason: z.string(),
-        over: z.boolean(),
-        match: z.nullable(z.object({
-            verdict: zMatchVerdict,
-            label: z.string(),
-            sentence: z.string(),
-            slack_in_mm: z.nullable(z.number()),
-            take_up_mm: z.nullable(z.number()),
-            reserve_mm: z.nullable(z.number()),
-            conduit_mm: z.nullable(z.number()),
-            lands: z.array(z.object({
-                adjuster: z.string(),
-                name: z.nullable(z.string()),
-                say: z.nullable(z.string())
-            }))
-        }))
-    })),
-    photos: z.array(z.object({
-        id: z.string(),
-        of: z.string(),
-        by: z.string(),
-        at: z.string()
-    })),
-    refused: z.array(z.object({
-        part: z.string(),
-        number: z.string()
-    })),
-    cables: z.array(z.object({
-        key: z.string(),
-        label: z.string()
-    })),
-    can_measure_short: z.boolean(),
-    traces: z.array(zKeptTrace),
-    can_trace: z.boolean()
-});
-
-/**
- * Everything a job's screen shows, worked out by the core from its log.
- */
-export const zBenchState = z.object({
-    engine: z.string(),
-    head: z.string(),
-    family: z.object({
-        key: zFamilyKey,
-        title: z.string(),
-        allows_by_choice: z.boolean()
-    }),
-    spec: z.object({
-        point: z.nullable(zReadingPoint),
-        point_label: z.nullable(z.string()),
-        how_to_read: z.nullable(z.string()),
-        band: zBand,
-        say: z.string(),
-        engine: z.nullable(zEngineHeat),
-        wheels: z.nullable(zWheels),
-        poses: z.array(z.object({
-            key: zPose,
-            label: z.string()
-        })),
-        policy: zPolicy,
-        policy_label: z.string(),
-        rule: zDecisionRule,
-        source: z.string(),
-        entered_by: z.nullable(z.string()),
-        checked_by: z.nullable(z.string()),
-        points: z.array(z.object({
-            key: zReadingPoint,
-            label: z.string(),
-            how_to_read: z.string()
-        })),
-        mode: zSettingMode,
-        parking: zParking,
-        like: z.nullable(z.string()),
-        torques: z.array(z.object({
-            what: z.string(),
-            nm: z.number()
-        })),
-        aims_wish: z.boolean()
-    }),
-    hand: z.object({
-        kind: zHandKind,
-        name: z.string(),
-        ratio: z.number(),
-        knowledge: zKnowledge,
-        distances: z.array(z.object({
-            point: z.nullable(zReadingPoint),
-            label: z.string(),
-            mm: z.nullable(z.number())
-        })),
-        how_to_measure: z.string(),
-        of_machine: z.boolean()
-    }),
-    working_end: z.string(),
-    stage: zJobStage,
-    stages: z.array(zStage),
-    asks: z.nullable(z.string()),
-    condition: z.nullable(z.object({
-        engine: z.nullable(zEngineHeat),
-        wheels: z.nullable(zWheels),
-        label: z.string()
-    })),
-    adjusters: z.array(zAdjuster),
-    found: zJudged,
-    now: zJudged,
-    poses: z.array(zPoseReading),
-    working_band: z.nullable(zBand),
-    expected: z.nullable(z.object({
-        mm: z.number(),
-        low_mm: z.number(),
-        high_mm: z.number()
-    })),
-    learned: z.object({
-        point: z.nullable(z.string()),
-        ratio: z.number(),
-        ratio_deviation: z.number(),
-        ln_ratio: z.number(),
-        spread: z.number(),
-        taught: z.boolean(),
-        per_step: z.array(z.object({
-            adjuster: z.string(),
-            mm: z.number(),
-            expanded_mm: z.number(),
-            unit: zStepUnit
-        })),
-        moves: z.int(),
-        machines: z.int().check(z.gte(0)),
-        finding: z.nullable(z.object({
-            sentence: z.string(),
-            told: z.number(),
-            learned: z.number(),
-            expanded: z.number()
-        })),
-        sides_mm: z.nullable(z.number()),
-        creep_mm: z.number()
-    }),
-    next: z.object({
-        kind: zPlanKind,
-        sentence: z.string(),
-        looked_at: z.boolean(),
-        settled_by: z.nullable(zSettledBy),
-        finer: z.array(z.string()),
-        suspects: z.array(zSuspect),
-        recommended: z.nullable(z.string()),
-        target_mm: z.nullable(z.number()),
-        options: z.array(zOption),
-        plan: z.nullable(z.object({
-            steps: z.array(zOption),
-            why: z.nullable(z.string()),
-            runner_up: z.nullable(z.string()),
-            done: z.int().check(z.gte(0))
-        }))
-    }),
-    way_home: z.array(z.object({
-        adjuster: z.string(),
-        name: z.string(),
-        say: z.nullable(z.string()),
-        body: z.nullable(z.record(z.string(), z.unknown()))
-    })),
-    gates: z.array(z.object({
-        key: zGateKey,
-        title: z.string(),
-        status: zGateStatus,
-        sentence: z.string()
-    })),
-    closing: z.object({
-        fit: z.array(z.string()),
-        by_choice: z.array(z.string()),
-        tagged: z.array(z.string()),
-        checked: z.array(z.string())
-    }),
-    tag: z.nullable(zTag),
-    by_choice: z.nullable(z.string()),
-    closed: z.nullable(z.object({
-        outcome: zClosingOutcome,
-        next_check: z.nullable(z.iso.date()),
-        at: z.string(),
-        by: z.string()
-    })),
-    people: z.array(z.object({
-        id: z.string(),
-        name: z.string(),
-        role: zRole
-    })),
-    shelf: z.array(zInstrument),
-    warnings: z.array(z.string()),
-    log: z.array(zLogRow),
-    parts: z.array(z.object({
-        key: z.string(),
-        label: z.string()
-    })),
-    pair: z.nullable(z.object({
-        spec: z.object({
-            point: z.nullable(zReadingPoint),
-            point_label: z.nullable(z.string()),
-            how_to_read: z.nullable(z.string()),
-            band: zBand,
-            say: z.string(),
-            engine: z.nullable(zEngineHeat),
-            wheels: z.nullable(zWheels),
-            poses: z.array(z.object({
-                key: zPose,
-                label: z.string()
-            })),
-            policy: zPolicy,
-            policy_label: z.string(),
-            rule: zDecisionRule,
-            source: z.string(),
-            entered_by: z.nullable(z.string()),
-            checked_by: z.nullable(z.string()),
-            points: z.array(z.object({
-                key: zReadingPoint,
-                label: z.string(),
-                how_to_read: z.string()
-            })),
-            mode: zSettingMode,
-            parking: zParking,
-            like: z.nullable(z.string()),
-            torques: z.array(z.object({
-                what: z.string(),
-                nm: z.number()
-            })),
-            aims_wish: z.boolean()
-        }),
-        found: zJudged,
-        now: zJudged,
-        poses: z.array(zPoseReading),
-        working_band: z.nullable(zBand),
-        expected: z.nullable(z.object({
-            mm: z.number(),
-            low_mm: z.number(),
-            high_mm: z.number()
-        })),
-        learned: z.object({
-            point: z.nullable(z.string()),
-            ratio: z.number(),
-            ratio_deviation: z.number(),
-            ln_ratio: z.number(),
-            spread: z.number(),
-            taught: z.boolean(),
-            per_step: z.array(z.object({
-                adjuster: z.string(),
-                mm: z.number(),
-                expanded_mm: z.number(),
-                unit: zStepUnit
-            })),
-            moves: z.int(),
-            machines: z.int().check(z.gte(0)),
-            finding: z.nullable(z.object({
-                sentence: z.string(),
-                told: z.number(),
-                learned: z.number(),
-                expanded: z.number()
-            })),
-            sides_mm: z.nullable(z.number()),
-            creep_mm: z.number()
-        }),
-        next: z.object({
-            kind: zPlanKind,
-            sentence: z.string(),
-            looked_at: z.boolean(),
-            settled_by: z.nullable(zSettledBy),
-            finer: z.array(z.string()),
-            suspects: z.array(zSuspect),
-            recommended: z.nullable(z.string()),
-            target_mm: z.nullable(z.number()),
-            options: z.array(zOption),
-            plan: z.nullable(z.object({
-                steps: z.array(zOption),
-                why: z.nullable(z.string()),
-                runner_up: z.nullable(z.string()),
-                done: z.int().check(z.gte(0))
-            }))
-        }),
-        shelf: z.array(zInstrument)
-    })),
-    beside: zBeside,
-    second_label: z.nullable(z.string()),
-    first_label: z.nullable(z.string()),
-    wish: z.nullable(z.object({
-        say: z.string(),
-        play_mm: z.nullable(z.number()),
-        bite: z.nullable(z.string()),
-        said: z.nullable(z.string())
-    })),
-    may_wish_bite: z.boolean(),
-    check: z.nullable(z.object({
-        on: z.boolean(),
-        over: z.nullable(z.string()),
-        says: z.array(z.string())
-    })),
-    wrong_state: z.nullable(z.string())
-});
-
-export const zJob = z.object({
-    id: z.uuid(),
-    visit: z.uuid(),
-    opened_at: z.string(),
-    machine: z.object({
-        tag: z.string(),
-        name: z.string(),
-        usage: z.int(),
-        usage_unit: zMeterUnit,
-        stood_minutes: z.nullable(z.int())
-    }),
-    control: z.object({
-        key: z.string(),
-        name: z.string(),
-        due_on: z.nullable(z.iso.date()),
-        due_why: z.nullable(z.string())
-    }),
-    state: zBenchState,
-    corrects: z.nullable(z.string()),
-    people: z.array(z.object({
-        name: z.string(),
-        role: zRole,
-        at: z.string()
-    })),
-    from_file: z.boolean(),
-    complaint: z.nullable(z.string()),
-    do_not_run: z.array(z.object({
-        sentence: z.string(),
-        job: z.nullable(z.string())
-    })),
-    heat_again: z.nullable(z.string()),
-    waits: z.array(z.string()),
-    safe_again: z.nullable(z.string()),
-    lies: z.nullable(z.string()),
-    spec_changed: z.nullable(z.string())
-});
-
-export const zPracticeAttempt = z.object({
-    id: z.uuid(),
-    lesson: z.object({
-        key: z.string(),
-        title: z.string(),
-        teaches: z.string(),
-        story: z.string(),
-        next: z.nullable(z.string()),
-        learned: z.boolean()
-    }),
-    is_over: z.boolean(),
-    job: zJob,
-    machine: zPracticeMachine,
-    score: z.nullable(zPracticeScore),
-    deeds: z.array(z.object({
-        at: z.string(),
-        is_act: z.boolean(),
-        say: z.string(),
-        truth: z.string()
-    }))
 });
 
 /**
@@ -2690,6 +2179,532 @@ export const zService = z.object({
             says: z.string()
         }))
     })
+});
+
+export const zPlan = z.object({
+    steps: z.array(zOption),
+    why: z.nullable(z.string()),
+    runner_up: z.nullable(z.string()),
+    done: z.int()
+});
+
+/**
+ * The next move, the others there are, the plan it belongs to, and the way home.
+ */
+export const zNextMove = z.object({
+    kind: zPlanKind,
+    sentence: z.string(),
+    looked_at: z.boolean(),
+    settled_by: z.nullable(zSettledBy),
+    finer: z.array(z.string()),
+    suspects: z.array(zSuspect),
+    recommended: z.nullable(z.string()),
+    target_mm: z.nullable(z.number()),
+    options: z.array(zOption),
+    plan: z.nullable(zPlan)
+});
+
+export const zWayHome = z.object({
+    adjuster: z.string(),
+    name: z.string(),
+    say: z.nullable(z.string()),
+    body: z.nullable(z.record(z.string(), z.unknown()))
+});
+
+export const zMeasured = z.object({
+    key: zMeasureKey,
+    label: z.string(),
+    unit: z.string(),
+    decimals: z.int(),
+    runs: z.int(),
+    values: z.array(z.number()),
+    mean: z.nullable(z.number()),
+    expanded: z.nullable(z.number()),
+    before: z.nullable(z.number()),
+    low: z.nullable(z.number()),
+    high: z.nullable(z.number()),
+    verdict: zVerdictKind,
+    sentence: z.string(),
+    advice: z.nullable(z.string()),
+    chance_inside: z.nullable(z.number()),
+    note: z.nullable(z.string()),
+    put_right: z.boolean()
+});
+
+export const zEngagement = z.object({
+    full_by_mm: z.number(),
+    first_mm: z.nullable(z.number()),
+    full_mm: z.nullable(z.number()),
+    margin_low_mm: z.nullable(z.number()),
+    margin_high_mm: z.nullable(z.number()),
+    reserve_mm: z.nullable(z.number()),
+    sentence: z.string()
+});
+
+export const zGovernorMove = z.object({
+    sentence: z.string(),
+    adjuster: z.nullable(z.string()),
+    adjuster_name: z.nullable(z.string()),
+    phrase: z.nullable(z.string()),
+    body: z.nullable(z.record(z.string(), z.unknown()))
+});
+
+export const zPullSide = z.object({
+    pull_n: z.number(),
+    release_n: z.number(),
+    tension_n: z.number(),
+    efficiency: z.number(),
+    friction: z.number()
+});
+
+export const zPull = z.object({
+    now: z.nullable(zPullSide),
+    fresh: z.nullable(zPullSide),
+    problem: z.nullable(z.string()),
+    sentence: z.string()
+});
+
+export const zPhoto = z.object({
+    id: z.string(),
+    of: z.string(),
+    by: z.string(),
+    at: z.string()
+});
+
+export const zPlaceToRead = z.object({
+    key: zReadingPoint,
+    label: z.string(),
+    how_to_read: z.string()
+});
+
+/**
+ * What the job is judged by, and the instruments on its shelf.
+ */
+export const zJobSpec = z.object({
+    point: z.nullable(zReadingPoint),
+    point_label: z.nullable(z.string()),
+    how_to_read: z.nullable(z.string()),
+    band: zBand,
+    say: z.string(),
+    engine: z.nullable(zEngineHeat),
+    wheels: z.nullable(zWheels),
+    poses: z.array(z.object({
+        key: zPose,
+        label: z.string()
+    })),
+    policy: zPolicy,
+    policy_label: z.string(),
+    rule: zDecisionRule,
+    source: z.string(),
+    entered_by: z.nullable(z.string()),
+    checked_by: z.nullable(z.string()),
+    points: z.array(zPlaceToRead),
+    mode: zSettingMode,
+    parking: zParking,
+    like: z.nullable(z.string()),
+    torques: z.array(z.object({
+        what: z.string(),
+        nm: z.number()
+    })),
+    aims_wish: z.boolean()
+});
+
+/**
+ * What the readings tell of how far play moves by a turn, and what a reading due now should say.
+ */
+export const zExpected = z.object({
+    mm: z.number(),
+    low_mm: z.number(),
+    high_mm: z.number()
+});
+
+export const zFinding = z.object({
+    sentence: z.string(),
+    told: z.number(),
+    learned: z.number(),
+    expanded: z.number()
+});
+
+export const zLearned = z.object({
+    point: z.nullable(z.string()),
+    ratio: z.number(),
+    ratio_deviation: z.number(),
+    ln_ratio: z.number(),
+    spread: z.number(),
+    taught: z.boolean(),
+    per_step: z.array(z.object({
+        adjuster: z.string(),
+        mm: z.number(),
+        expanded_mm: z.number(),
+        unit: zStepUnit
+    })),
+    moves: z.int(),
+    machines: z.int(),
+    finding: z.nullable(zFinding),
+    sides_mm: z.nullable(z.number()),
+    creep_mm: z.number()
+});
+
+/**
+ * Plates and springs of a clutch: their figures, what was measured, what was looked over.
+ */
+export const zPack = z.object({
+    kinds: z.array(z.object({
+        key: z.string(),
+        label: z.string(),
+        count: z.int(),
+        how_to: z.string(),
+        low: z.nullable(z.number()),
+        high: z.nullable(z.number()),
+        decimals: z.int()
+    })),
+    items: z.array(z.object({
+        key: z.string(),
+        of: z.string(),
+        mean: z.number(),
+        expanded: z.number(),
+        verdict: zVerdictKind,
+        sentence: z.string()
+    })),
+    lives: z.array(z.object({
+        key: z.string(),
+        left: z.number(),
+        unit: z.string(),
+        inspections: z.int()
+    })),
+    stack_mm: z.nullable(z.number()),
+    star_order: z.array(z.int()),
+    soaking_since: z.nullable(z.string()),
+    soak_hours: z.int(),
+    bolt_nm: z.nullable(z.number()),
+    sentence: z.string(),
+    findings: z.array(z.object({
+        key: z.string(),
+        label: z.string(),
+        look_for: z.string(),
+        finding: z.nullable(z.string()),
+        remark: z.nullable(z.string())
+    }))
+});
+
+export const zCableMatch = z.object({
+    verdict: zMatchVerdict,
+    label: z.string(),
+    sentence: z.string(),
+    slack_in_mm: z.nullable(z.number()),
+    take_up_mm: z.nullable(z.number()),
+    reserve_mm: z.nullable(z.number()),
+    conduit_mm: z.nullable(z.number()),
+    lands: z.array(z.object({
+        adjuster: z.string(),
+        name: z.nullable(z.string()),
+        say: z.nullable(z.string())
+    }))
+});
+
+/**
+ * A cable being replaced, and whether the new one fits.
+ */
+export const zReplacing = z.object({
+    reason: z.string(),
+    over: z.boolean(),
+    match: z.nullable(zCableMatch)
+});
+
+export const zTableSetting = z.object({
+    key: z.string(),
+    label: z.string(),
+    at: z.number(),
+    wants: z.string(),
+    found: z.nullable(z.string()),
+    now: z.nullable(z.string()),
+    right: z.boolean(),
+    wrong: z.boolean(),
+    sees: z.array(z.object({
+        key: z.string(),
+        label: z.string(),
+        low: z.nullable(z.number()),
+        high: z.nullable(z.number())
+    }))
+});
+
+export const zTableAdvice = z.object({
+    kind: zTableAdviceKind,
+    sentence: z.string(),
+    how: z.string(),
+    shift: z.nullable(z.number()),
+    shift_size: z.nullable(z.string()),
+    shift_way: z.nullable(z.string()),
+    certain: z.boolean(),
+    suspects: z.array(zSuspect),
+    adjuster: z.nullable(z.string()),
+    adjuster_name: z.nullable(z.string()),
+    phrase: z.nullable(z.string()),
+    body: z.nullable(z.record(z.string(), z.unknown()))
+});
+
+/**
+ * A table of settings: what each should do, what it does, and what to move.
+ */
+export const zSettingsTable = z.object({
+    drawing: zTableDrawing,
+    arm: z.string(),
+    unit: z.string(),
+    plus: z.string(),
+    minus: z.string(),
+    settings: z.array(zTableSetting),
+    advice: zTableAdvice
+});
+
+export const zTogether = z.object({
+    word: z.string(),
+    label: z.string(),
+    keys: z.array(z.string())
+});
+
+/**
+ * The stages of a job, what each asks, and the answers there are.
+ */
+export const zStage = z.object({
+    key: zJobStage,
+    title: z.string(),
+    done: z.boolean(),
+    summary: z.string(),
+    cautions: z.array(z.string()),
+    items: z.array(zItem),
+    together: z.nullable(zTogether)
+});
+
+export const zDistance = z.object({
+    point: z.nullable(zReadingPoint),
+    label: z.string(),
+    mm: z.nullable(z.number())
+});
+
+export const zJobHand = z.object({
+    kind: zHandKind,
+    name: z.string(),
+    ratio: z.number(),
+    knowledge: zKnowledge,
+    distances: z.array(zDistance),
+    how_to_measure: z.string(),
+    of_machine: z.boolean()
+});
+
+export const zCondition = z.object({
+    engine: z.nullable(zEngineHeat),
+    wheels: z.nullable(zWheels),
+    label: z.string()
+});
+
+export const zClosing = z.object({
+    fit: z.array(z.string()),
+    by_choice: z.array(z.string()),
+    tagged: z.array(z.string()),
+    checked: z.array(z.string())
+});
+
+export const zCheckUnderWay = z.object({
+    on: z.boolean(),
+    over: z.nullable(z.string()),
+    says: z.array(z.string())
+});
+
+export const zWish = z.object({
+    say: z.string(),
+    play_mm: z.nullable(z.number()),
+    bite: z.nullable(z.string()),
+    said: z.nullable(z.string())
+});
+
+export const zClosed = z.object({
+    outcome: zClosingOutcome,
+    next_check: z.nullable(z.iso.date()),
+    at: z.string(),
+    by: z.string()
+});
+
+export const zPersonHere = z.object({
+    id: z.string(),
+    name: z.string(),
+    role: zRole
+});
+
+export const zPairedCable = z.object({
+    spec: zJobSpec,
+    found: zJudged,
+    now: zJudged,
+    poses: z.array(zPoseReading),
+    working_band: z.nullable(zBand),
+    expected: z.nullable(zExpected),
+    learned: zLearned,
+    next: zNextMove,
+    shelf: z.array(zInstrument)
+});
+
+export const zThrottleWindow = z.object({
+    stroke_mm: z.number(),
+    arc_mm: z.number(),
+    margin_mm: z.number(),
+    least_mm: z.number(),
+    most_mm: z.number(),
+    tightest_mm: z.nullable(z.number()),
+    slackest_mm: z.nullable(z.number()),
+    ratio: z.number(),
+    sentence: z.string()
+});
+
+/**
+ * What stands beside the play of a control: what it does at its settings, what is measured, the pull, the pack, a cable being replaced.
+ */
+export const zBeside = z.object({
+    not_settable: z.nullable(z.string()),
+    cures: z.array(z.object({
+        key: z.string(),
+        label: z.string()
+    })),
+    imitators: z.array(z.string()),
+    suspects: z.array(zSuspect),
+    table: z.nullable(zSettingsTable),
+    measures: z.array(zMeasured),
+    window: z.nullable(zThrottleWindow),
+    engagement: z.nullable(zEngagement),
+    governor: z.nullable(zGovernorMove),
+    pull_at_mm: z.nullable(z.number()),
+    can_pull: z.boolean(),
+    pull: z.nullable(zPull),
+    pack: z.nullable(zPack),
+    reasons: z.array(z.object({
+        key: z.string(),
+        label: z.string()
+    })),
+    replacing: z.nullable(zReplacing),
+    photos: z.array(zPhoto),
+    refused: z.array(z.object({
+        part: z.string(),
+        number: z.string()
+    })),
+    cables: z.array(z.object({
+        key: z.string(),
+        label: z.string()
+    })),
+    can_measure_short: z.boolean(),
+    traces: z.array(zKeptTrace),
+    can_trace: z.boolean()
+});
+
+/**
+ * A bench state to the wire: everything a screen shows, with units in the keys. Nothing is left to work out.
+ */
+export const zBenchState = z.object({
+    engine: z.string(),
+    head: z.string(),
+    family: z.object({
+        key: zFamilyKey,
+        title: z.string(),
+        allows_by_choice: z.boolean()
+    }),
+    spec: zJobSpec,
+    hand: zJobHand,
+    working_end: z.string(),
+    stage: zJobStage,
+    stages: z.array(zStage),
+    asks: z.nullable(z.string()),
+    condition: z.nullable(zCondition),
+    adjusters: z.array(zAdjuster),
+    found: zJudged,
+    now: zJudged,
+    poses: z.array(zPoseReading),
+    working_band: z.nullable(zBand),
+    expected: z.nullable(zExpected),
+    learned: zLearned,
+    next: zNextMove,
+    way_home: z.array(zWayHome),
+    gates: z.array(z.object({
+        key: zGateKey,
+        title: z.string(),
+        status: zGateStatus,
+        sentence: z.string()
+    })),
+    closing: zClosing,
+    tag: z.nullable(zTag),
+    by_choice: z.nullable(z.string()),
+    closed: z.nullable(zClosed),
+    people: z.array(zPersonHere),
+    shelf: z.array(zInstrument),
+    warnings: z.array(z.string()),
+    log: z.array(zLogRow),
+    parts: z.array(z.object({
+        key: z.string(),
+        label: z.string()
+    })),
+    pair: z.nullable(zPairedCable),
+    beside: zBeside,
+    second_label: z.nullable(z.string()),
+    first_label: z.nullable(z.string()),
+    wish: z.nullable(zWish),
+    may_wish_bite: z.boolean(),
+    check: z.nullable(zCheckUnderWay),
+    wrong_state: z.nullable(z.string())
+});
+
+export const zJob = z.object({
+    id: z.uuid(),
+    visit: z.uuid(),
+    opened_at: z.string(),
+    machine: z.object({
+        tag: z.string(),
+        name: z.string(),
+        usage: z.int(),
+        usage_unit: zMeterUnit,
+        stood_minutes: z.nullable(z.int())
+    }),
+    control: z.object({
+        key: z.string(),
+        name: z.string(),
+        due_on: z.nullable(z.iso.date()),
+        due_why: z.nullable(z.string())
+    }),
+    state: zBenchState,
+    corrects: z.nullable(z.string()),
+    people: z.array(z.object({
+        name: z.string(),
+        role: zRole,
+        at: z.string()
+    })),
+    from_file: z.boolean(),
+    complaint: z.nullable(z.string()),
+    do_not_run: z.array(z.object({
+        sentence: z.string(),
+        job: z.nullable(z.string())
+    })),
+    heat_again: z.nullable(z.string()),
+    waits: z.array(z.string()),
+    safe_again: z.nullable(z.string()),
+    lies: z.nullable(z.string()),
+    spec_changed: z.nullable(z.string())
+});
+
+export const zPracticeAttempt = z.object({
+    id: z.uuid(),
+    lesson: z.object({
+        key: z.string(),
+        title: z.string(),
+        teaches: z.string(),
+        story: z.string(),
+        next: z.nullable(z.string()),
+        learned: z.boolean()
+    }),
+    is_over: z.boolean(),
+    job: zJob,
+    machine: zPracticeMachine,
+    score: z.nullable(zPracticeScore),
+    deeds: z.array(z.object({
+        at: z.string(),
+        is_act: z.boolean(),
+        say: z.string(),
+        truth: z.string()
+    }))
 });
 
 /**
