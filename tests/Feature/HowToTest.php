@@ -21,7 +21,7 @@ final class HowToTest extends TestCase
     {
         yield 'a kind of adjuster' => ['new-adjuster', 5, 'core/tests/Cable/EccentricBushTest.php'];
         yield 'a kind of entry' => ['new-entry', 6, 'core/tests/Log/HandedOverTest.php'];
-        yield 'a field of the state' => ['new-field', 4, 'core/tests/Wire/ConditionSaidTest.php'];
+        yield 'a field of the state' => ['new-field', 3, 'core/tests/Wire/ConditionSaidTest.php'];
         yield 'a family' => ['new-family', 4, 'core/tests/Family/ChokeCableTest.php'];
     }
 
