@@ -249,19 +249,7 @@ final readonly class Complaints
             : [];
         $evidence = self::evidence($complaint, $knowledge);
 
-        return [
-            'id' => $complaint->id,
-            'tag' => $control->machine->tag,
-            'machine' => $control->machine->name,
-            'control' => $control->key,
-            'control_name' => $control->name,
-            'words' => $complaint->words,
-            'opened_by' => $complaint->openedBy->name,
-            'opened_at' => $complaint->opened_at->toIso8601String(),
-            'closed_at' => $complaint->closed_at?->toIso8601String(),
-            'closed_by' => $complaint->closedBy?->name,
-            'was' => $complaint->cause === null ? null : ($knowledge->causes[$complaint->cause] ?? null)?->label,
-            'job' => $control->openJob?->id,
+        return self::about($complaint) + [
             'answers' => array_values(
                 $complaint->answers
                     ->sortBy('seq')
@@ -278,6 +266,28 @@ final readonly class Complaints
                 CauseCounts::weights($family),
                 $byPhone,
             ),
+        ];
+    }
+
+    /** @return array<string, mixed> what it is about, who took it, and what it was */
+    private static function about(Complaint $complaint): array
+    {
+        $control = $complaint->control;
+        $knowledge = Causes::of($control->spec()->family);
+
+        return [
+            'id' => $complaint->id,
+            'tag' => $control->machine->tag,
+            'machine' => $control->machine->name,
+            'control' => $control->key,
+            'control_name' => $control->name,
+            'words' => $complaint->words,
+            'opened_by' => $complaint->openedBy->name,
+            'opened_at' => $complaint->opened_at->toIso8601String(),
+            'closed_at' => $complaint->closed_at?->toIso8601String(),
+            'closed_by' => $complaint->closedBy?->name,
+            'was' => $complaint->cause === null ? null : ($knowledge->causes[$complaint->cause] ?? null)?->label,
+            'job' => $control->openJob?->id,
         ];
     }
 

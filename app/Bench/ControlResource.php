@@ -25,8 +25,6 @@ final readonly class ControlResource
         $spec = $control->spec();
         $family = Families::of($spec->family);
         $summary = $control->summary;
-        $tag = $open === null ? $summary?->tag : ($open->facts->tag === null ? null
-            : ['reason' => $open->facts->tag->reason, 'at' => $open->facts->tag->at, 'by' => $open->facts->tag->by]);
         $stage = $open?->progress->stage;
 
         return [
@@ -56,15 +54,27 @@ final readonly class ControlResource
             'planned_on' => $control->planned_on?->toDateString(),
             'covers' => (object) self::covers($control),
             'wish' => $open === null ? $summary?->wishSaid() : $open->facts->chosen->wish?->say(),
-            'tag' => $tag,
-            'unfit' => $open === null
-                ? []
-                : array_map(
-                    static fn (GateState $one): string => $one->sentence,
-                    $open->judgement->gatesThat(GateStatus::Failed),
-                ),
+            'tag' => $open === null ? $summary?->tag : self::tag($open),
+            'unfit' => $open === null ? [] : self::unfit($open),
             'may_check' => $open === null && $summary?->tag === null && Opening::checkRefused($control) === null,
         ];
+    }
+
+    /** @return array{reason: string, at: string, by: string}|null */
+    private static function tag(BenchState $open): ?array
+    {
+        $tag = $open->facts->tag;
+
+        return $tag === null ? null : ['reason' => $tag->reason, 'at' => $tag->at, 'by' => $tag->by];
+    }
+
+    /** @return list<string> what it found wrong by which the control is not fit for use */
+    private static function unfit(BenchState $open): array
+    {
+        return array_map(
+            static fn (GateState $one): string => $one->sentence,
+            $open->judgement->gatesThat(GateStatus::Failed),
+        );
     }
 
     /** What whoever put the job down last told the next, so long as nobody else went on since. */
@@ -100,7 +110,7 @@ final readonly class ControlResource
         return $covers;
     }
 
-    /** @return array{says: string, is_over: bool}|null use left until the next look, where use decides it: `in 190 km` */
+    /** @return array{says: string, is_over: bool}|null use left until the next look, where use decides: `in 190 km` */
     private static function dueIn(Control $control): ?array
     {
         $left = $control->due_usage === null ? null : $control->due_usage - $control->machine->usage();

@@ -79,8 +79,8 @@ final readonly class Yard
     }
 
     /**
-     * A tag that was hung in a job which is still open, and a hard gate that failed there, stand nowhere but in its log.
-     * Open jobs are few.
+     * A tag that was hung in a job which is still open, and a hard gate that failed there, stand nowhere but in its
+     * log. Open jobs are few.
      *
      * @param  Collection<int, Collection<int, stdClass>>  $controls
      * @return array{array<int, true>, array<int, true>} controls that are tagged, and those where a gate failed

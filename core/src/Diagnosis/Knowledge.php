@@ -61,7 +61,10 @@ final readonly class Knowledge
 
         return [
             ...array_values(array_map(static fn (Symptom $one): string => $one->words(), $felt)),
-            ...array_values(array_map(static fn (Check $one): string => $one->said((string) $answer($one->key)), $seen)),
+            ...array_values(array_map(
+                static fn (Check $one): string => $one->said((string) $answer($one->key)),
+                $seen,
+            )),
         ];
     }
 
