@@ -484,9 +484,9 @@ final class PracticeTest extends BrowserTestCase
         $this
             ->clickText('Who learns')
             ->click('[data-new-group]:not(:disabled)')
-            ->await('#group-name')
+            ->await('[name=group-name]')
             ->accessible('a new group');
-        $this->element('#group-name')->sendKeys('Winter class');
+        $this->element('[name=group-name]')->sendKeys('Winter class');
         $this
             ->click('[data-person=mirre]')
             ->click('[data-save-group]')

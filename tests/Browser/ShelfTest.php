@@ -20,13 +20,14 @@ final class ShelfTest extends BrowserTestCase
             ->clickText('Add an instrument')
             ->see('Add an instrument', 'Calibrate again by')
             ->accessible('the instrument dialog');
-        $this->clickText('Save')->see('Give it a name.');
+        $this->clickText('Save')->see('Fill this in.', 'What it shows, such as')->accessible('what is missing of it');
+        self::assertSame('name', $this->browser->executeScript('return document.activeElement.name'), 'the first that is');
         $this
             ->fill('Name', 'Depth gauge')
             ->fill('Shows, mm', 'fine')
             ->fill('Reaches, mm', '150')
             ->clickText('Save')
-            ->see('Say what it shows, such as');
+            ->see('What it shows, such as');
         $this
             ->fill('Shows, mm', '0,02')
             ->clickText('Save')
@@ -37,7 +38,7 @@ final class ShelfTest extends BrowserTestCase
             ->fill('Certificate ±, mm', '0.03')
             ->fill('Factor k', '0.2')
             ->clickText('Save')
-            ->see('a factor k of 1 or more');
+            ->see('A factor k of 1 or more');
         $this->fill('Factor k', '2')->clickText('Save')->gone('[role=dialog]')->see('± 0.03 mm, k = 2');
         $this
             ->clickText('Add an instrument')

@@ -59,6 +59,7 @@ final class SpecEntryTest extends BrowserTestCase
         $this
             ->visit('/machines')
             ->tap('[data-add-machine]')
+            ->await('[name=tag]')
             ->typed('tag', $tag)
             ->typed('model', 'Hesk 410')
             ->typed('kind', 'tractor')

@@ -31,7 +31,8 @@ export type Kept = Pick<ShelfInstrument, 'name' | 'kind' | 'inch_marks'> & {
   reach: number | string;
 };
 
-const named = ({ resolution, reach, calibration, ...rest }: Kept): Record<string, unknown> => {
+/** Its sizes by the unit that its kind shows. */
+export const named = ({ resolution, reach, calibration, ...rest }: Kept): Record<string, unknown> => {
   const unit = shows(rest.kind).toLowerCase();
   return {
     ...rest,

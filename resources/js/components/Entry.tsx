@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { type ReactNode, useId } from 'react';
+import { type ReactNode, type Ref, useId } from 'react';
 import { sizeShown, sizeTyped, unitText } from '../lib/figures';
 import { Field, FieldLabel } from './Buttons';
 import { Select } from './Select';
@@ -18,6 +18,9 @@ type EntryProps = {
   autoFocus?: boolean;
   /** A line that is read from far. */
   look?: 'sheet' | 'figure';
+  /** What is wrong with what stands in it. */
+  wrong?: string | undefined;
+  at?: Ref<HTMLInputElement>;
 };
 
 const modes = {
@@ -42,6 +45,8 @@ export const Entry = ({
   list,
   autoFocus,
   look = 'sheet',
+  wrong,
+  at,
 }: EntryProps) => {
   const id = useId();
   return (
@@ -49,7 +54,10 @@ export const Entry = ({
       <FieldLabel htmlFor={id}>{unit === undefined ? label : `${label}, ${unitText(unit)}`}</FieldLabel>
       <Field
         id={id}
+        ref={at}
         look={look}
+        aria-invalid={wrong !== undefined || undefined}
+        aria-describedby={wrong === undefined ? undefined : `${id}wrong`}
         name={name}
         list={list}
         type={kind === 'date' ? 'date' : kind === 'password' || kind === 'pin' ? 'password' : 'text'}
@@ -60,6 +68,11 @@ export const Entry = ({
         autoFocus={autoFocus}
         onChange={(event) => onChange(unit === undefined ? event.target.value : sizeTyped(event.target.value, unit))}
       />
+      {wrong !== undefined && (
+        <Box id={`${id}wrong`} role="alert" fontWeight="bold" marginTop="1" lineHeight="snug" data-wrong={name}>
+          {wrong}
+        </Box>
+      )}
       {hint !== undefined && <Box textStyle="small">{hint}</Box>}
     </Box>
   );

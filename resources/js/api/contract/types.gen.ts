@@ -933,11 +933,11 @@ export type KeepInstrument = {
     resolution_mm?: number | string;
     reach_mm?: number | string;
     calibration: {
-        expanded_mm: number;
+        expanded_mm: number | string;
         factor: number;
         due: string | null;
     } | {
-        expanded_n: number;
+        expanded_n: number | string;
         factor: number;
         due: string | null;
     } | null;
@@ -2962,6 +2962,42 @@ export type ThrottleWindow = {
     sentence: string;
 };
 
+export type AddMachine = {
+    tag: string;
+    name: string;
+    kind: string;
+    year: number;
+    place: string;
+    usage: number;
+    usage_unit: MeterUnit;
+    plate?: string | null;
+};
+
+export type ChangeMachine = {
+    tag: string;
+    kind: string;
+    place: string;
+    plate?: string | null;
+};
+
+export type AddPerson = {
+    login: string;
+    name: string;
+    role: Role;
+};
+
+export type ChangePerson = {
+    name: string;
+    role: Role;
+    here: boolean;
+};
+
+export type ReportOdd = {
+    id: string;
+    words: string;
+    control?: string | null;
+};
+
 export type SignOutData = {
     body?: never;
     path?: never;
@@ -3103,16 +3139,7 @@ export type MachinesResponses = {
 export type MachinesResponse = MachinesResponses[keyof MachinesResponses];
 
 export type AddMachineData = {
-    body: {
-        tag: string;
-        name: string;
-        kind: string;
-        year: number;
-        place: string;
-        usage: number;
-        usage_unit: MeterUnit;
-        plate?: string | null;
-    };
+    body: AddMachine;
     path?: never;
     query?: never;
     url: '/machines';
@@ -3195,12 +3222,7 @@ export type MachineResponses = {
 export type MachineResponse = MachineResponses[keyof MachineResponses];
 
 export type ChangeMachineData = {
-    body: {
-        tag: string;
-        kind: string;
-        place: string;
-        plate?: string | null;
-    };
+    body: ChangeMachine;
     headers?: {
         /**
          * The etag of what was looked at (a spec's content); without it what stands there is overwritten
@@ -4088,11 +4110,7 @@ export type ReadMeterResponses = {
 export type ReadMeterResponse = ReadMeterResponses[keyof ReadMeterResponses];
 
 export type ReportOddData = {
-    body: {
-        id: string;
-        words: string;
-        control?: string | null;
-    };
+    body: ReportOdd;
     path: {
         tag: string;
     };
@@ -5156,11 +5174,7 @@ export type PeopleResponses = {
 export type PeopleResponse = PeopleResponses[keyof PeopleResponses];
 
 export type AddPersonData = {
-    body: {
-        login: string;
-        name: string;
-        role: Role;
-    };
+    body: AddPerson;
     path?: never;
     query?: never;
     url: '/people';
@@ -5209,11 +5223,7 @@ export type AddPersonResponses = {
 export type AddPersonResponse = AddPersonResponses[keyof AddPersonResponses];
 
 export type ChangePersonData = {
-    body: {
-        name: string;
-        role: Role;
-        here: boolean;
-    };
+    body: ChangePerson;
     headers?: {
         /**
          * The etag of what was looked at (a spec's content); without it what stands there is overwritten

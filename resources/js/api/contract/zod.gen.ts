@@ -509,7 +509,7 @@ export const zShelf = z.object({
 });
 
 export const zKeepInstrument = z.object({
-    name: z.string(),
+    name: z.string().check(z.minLength(1), z.maxLength(60)),
     kind: zInstrumentKind,
     resolution_mm: z.optional(z.union([
         z.number(),
@@ -521,13 +521,19 @@ export const zKeepInstrument = z.object({
     ])),
     calibration: z.nullable(z.union([
         z.object({
-            expanded_mm: z.number(),
-            factor: z.number(),
+            expanded_mm: z.union([
+                z.number(),
+                z.string().check(z.maxLength(60))
+            ]),
+            factor: z.number().check(z.gte(1)),
             due: z.nullable(z.iso.date())
         }),
         z.object({
-            expanded_n: z.number(),
-            factor: z.number(),
+            expanded_n: z.union([
+                z.number(),
+                z.string().check(z.maxLength(60))
+            ]),
+            factor: z.number().check(z.gte(1)),
             due: z.nullable(z.iso.date())
         })
     ])),
@@ -2705,6 +2711,42 @@ export const zPracticeAttempt = z.object({
         say: z.string(),
         truth: z.string()
     }))
+});
+
+export const zAddMachine = z.object({
+    tag: z.string().check(z.minLength(2), z.maxLength(20)),
+    name: z.string().check(z.minLength(1), z.maxLength(60)),
+    kind: z.string().check(z.minLength(1), z.maxLength(60)),
+    year: z.int().check(z.gte(1900), z.lte(2100)),
+    place: z.string().check(z.minLength(1), z.maxLength(60)),
+    usage: z.int().check(z.gte(0), z.lte(4000000)),
+    usage_unit: zMeterUnit,
+    plate: z.nullish(z.string().check(z.minLength(1), z.maxLength(20)))
+});
+
+export const zChangeMachine = z.object({
+    tag: z.string().check(z.minLength(2), z.maxLength(20)),
+    kind: z.string().check(z.minLength(1), z.maxLength(60)),
+    place: z.string().check(z.minLength(1), z.maxLength(60)),
+    plate: z.nullish(z.string().check(z.minLength(1), z.maxLength(20)))
+});
+
+export const zAddPerson = z.object({
+    login: z.string().check(z.minLength(2), z.maxLength(40), z.regex(/^[A-Za-z][A-Za-z0-9._-]*$/)),
+    name: z.string().check(z.minLength(1), z.maxLength(60)),
+    role: zRole
+});
+
+export const zChangePerson = z.object({
+    name: z.string().check(z.minLength(1), z.maxLength(60)),
+    role: zRole,
+    here: z.boolean()
+});
+
+export const zReportOdd = z.object({
+    id: z.uuid(),
+    words: z.string().check(z.minLength(1), z.maxLength(500)),
+    control: z.nullish(z.string())
 });
 
 /**

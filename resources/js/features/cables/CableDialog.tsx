@@ -1,17 +1,20 @@
 import { Box, Grid } from '@chakra-ui/react';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { type Control, useController, useForm, useWatch } from 'react-hook-form';
 import { type CableEnd, cablesQuery, type KnownCable, keepCable, leaveOutCable, type NewCable } from '../../api/cables';
 import type { AdjusterKind } from '../../api/contract';
 import { cableEnds } from '../../api/contract/vocabulary.gen';
+import { zNewCable } from '../../api/contract/zod.gen';
 import { keys } from '../../api/keys';
 import { Button, FieldLabel } from '../../components/Buttons';
 import { NotSaved, type Typed, useSeen } from '../../components/ChangedSince';
-import { Entry, Pick } from '../../components/Entry';
+import { FormEntry, FormPick } from '../../components/FormEntry';
 import { Modal } from '../../components/Modal';
 import { PickOne } from '../../components/PickOne';
 import { Refusal } from '../../components/Refusal';
 import { capital } from '../../lib/capital';
+import { checkedBy } from '../../lib/checkedBy';
 import { isNoSize, quantity } from '../../lib/figures';
 import { nowWithOffset } from '../../lib/time';
 import { uuid } from '../../lib/uuid';
@@ -74,6 +77,12 @@ const carries = [
   { key: 'bracket_nuts', label: 'Thread with nuts' },
 ];
 
+/** What is no length is said before it is sent. */
+const sizes = (draft: Draft) => ({
+  wire: quantity(draft.wire) === undefined || isNoSize(draft.wire) ? 'A length, such as 82 mm or 3 1/4 in.' : null,
+  conduit: isNoSize(draft.conduit) ? 'A length, such as 910 mm or 36 in.' : null,
+});
+
 const typedIn = (draft: Draft): Typed[] => [
   { name: 'name', label: 'Name', mine: draft.name },
   { name: 'number', label: 'Number', mine: draft.number },
@@ -91,7 +100,15 @@ type Props = {
 
 /** A cable as it was measured: far end seated, conduit straight, its own adjusters in. */
 export const CableDialog = ({ cable, control, name = '', onClose }: Props) => {
-  const [draft, setDraft] = useState(() => draftOf(cable, name));
+  const of = control ?? cable?.control ?? null;
+  const form = useForm<Draft>({
+    defaultValues: draftOf(cable, name),
+    resolver: checkedBy((draft) => written(draft, of), zNewCable, {
+      places: { wire_mm: 'wire', conduit_mm: 'conduit', measured_by: 'by', measured_on: 'on' },
+      first: sizes,
+    }),
+  });
+  const draft = useWatch({ control: form.control }) as Draft;
   const [id] = useState(() => cable?.id ?? uuid());
   const [parting, setParting] = useState(false);
   const client = useQueryClient();
@@ -104,14 +121,12 @@ export const CableDialog = ({ cable, control, name = '', onClose }: Props) => {
   };
   const { seen, onError } = useSeen(cable?.etag);
   const keep = useMutation({
-    mutationFn: () => keepCable(id, written(draft, control ?? cable?.control ?? null), seen),
+    mutationFn: (told: Draft) => keepCable(id, written(told, of), seen),
     ...done,
     onError,
   });
   const out = useMutation({ mutationFn: () => leaveOutCable(id), ...done });
-  const set = (key: keyof Draft) => (value: string) => setDraft({ ...draft, [key]: value });
-  const ready =
-    draft.name.trim() !== '' && quantity(draft.wire) !== undefined && !isNoSize(draft.wire) && !isNoSize(draft.conduit);
+  const entry = { control: form.control };
   return (
     <Modal
       open
@@ -127,7 +142,12 @@ export const CableDialog = ({ cable, control, name = '', onClose }: Props) => {
       cancel="Cancel"
       actions={
         <>
-          <Button look="vivid" onClick={() => keep.mutate()} disabled={!ready || keep.isPending} data-primary>
+          <Button
+            look="vivid"
+            onClick={form.handleSubmit((told) => keep.mutate(told))}
+            disabled={keep.isPending}
+            data-primary
+          >
             {keep.isPending ? 'Saving' : 'Save'}
           </Button>
           {cable !== null && (
@@ -140,52 +160,45 @@ export const CableDialog = ({ cable, control, name = '', onClose }: Props) => {
     >
       <SideBySide />
       <Grid templateColumns="1fr 1fr" gap="3" marginTop="3">
-        <Entry
-          label="Wire that shows"
-          unit="mm"
-          value={draft.wire}
-          onChange={set('wire')}
-          kind="decimal"
-          most={12}
-          name="wire"
-        />
-        <Entry
+        <FormEntry {...entry} label="Wire that shows" unit="mm" field="wire" kind="decimal" most={12} name="wire" />
+        <FormEntry
+          {...entry}
           label="Conduit, if measured"
           unit="mm"
-          value={draft.conduit}
-          onChange={set('conduit')}
+          field="conduit"
           kind="decimal"
           most={12}
           name="conduit"
         />
-        <Pick label="End at the hand" value={draft.hand} onChange={set('hand')} options={ends} name="hand-end" />
-        <Pick label="Other end" value={draft.working} onChange={set('working')} options={ends} name="working-end" />
-        <Box gridColumn="1 / -1">
-          <FieldLabel as="div">Adjuster on the cable itself</FieldLabel>
-          <PickOne
-            says="Adjuster on the cable itself"
-            mark="carries"
-            options={carries}
-            value={draft.carries}
-            onPick={set('carries')}
-          />
-        </Box>
-        <Entry label="Name" value={draft.name} onChange={set('name')} most={60} name="cable-name" />
-        <Entry label="Number on its label" value={draft.number} onChange={set('number')} most={60} name="number" />
-        <Entry label="Price, if wanted" value={draft.price} onChange={set('price')} most={20} name="price" />
-        <Entry label="Measured on" value={draft.on} onChange={set('on')} kind="date" name="measured-on" />
-        <Entry
-          label="Measured by"
-          value={draft.by}
-          onChange={set('by')}
-          most={60}
-          name="measured-by"
-          hint="Empty: you"
-        />
-        <Entry label="Note" value={draft.note} onChange={set('note')} most={200} name="note" />
+        <FormPick {...entry} label="End at the hand" field="hand" options={ends} name="hand-end" />
+        <FormPick {...entry} label="Other end" field="working" options={ends} name="working-end" />
+        <Carries control={form.control} />
+        <FormEntry {...entry} label="Name" field="name" most={60} name="cable-name" />
+        <FormEntry {...entry} label="Number on its label" field="number" most={60} name="number" />
+        <FormEntry {...entry} label="Price, if wanted" field="price" most={20} name="price" />
+        <FormEntry {...entry} label="Measured on" field="on" kind="date" name="measured-on" />
+        <FormEntry {...entry} label="Measured by" field="by" most={60} name="measured-by" hint="Empty: you" />
+        <FormEntry {...entry} label="Note" field="note" most={200} name="note" />
       </Grid>
       {keep.isError && <NotSaved error={keep.error} fields={typedIn(draft)} words={inTheForm} />}
       {out.isError && <Refusal error={out.error} />}
     </Modal>
+  );
+};
+
+/** What the cable has of its own to be set by. */
+const Carries = ({ control }: { control: Control<Draft> }) => {
+  const { field } = useController({ control, name: 'carries' });
+  return (
+    <Box gridColumn="1 / -1">
+      <FieldLabel as="div">Adjuster on the cable itself</FieldLabel>
+      <PickOne
+        says="Adjuster on the cable itself"
+        mark="carries"
+        options={carries}
+        value={field.value}
+        onPick={field.onChange}
+      />
+    </Box>
   );
 };

@@ -1,23 +1,35 @@
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
 import { useNavigate } from 'react-router';
+import { zChangeMachine } from '../../api/contract/zod.gen';
 import { keys } from '../../api/keys';
 import { addControl, changeMachine, type Machine, machineQuery, retireMachine } from '../../api/machines';
 import { Button } from '../../components/Buttons';
 import { NotSaved, useSeen } from '../../components/ChangedSince';
 import { Entry } from '../../components/Entry';
+import { FormEntry } from '../../components/FormEntry';
 import { Modal } from '../../components/Modal';
+import { checkedBy } from '../../lib/checkedBy';
 import { useLacking } from './useLacking';
 
+type Draft = { tag: string; plate: string; kind: string; place: string };
+
+const written = (draft: Draft) => ({
+  tag: draft.tag.trim(),
+  plate: draft.plate.trim() === '' ? null : draft.plate.trim(),
+  kind: draft.kind.trim(),
+  place: draft.place.trim(),
+});
+
 /** What a lead keeps about a machine: its tag and place, its controls, whether it is in use. */
-export const KeepDialog = ({ machine, onClose }: { machine: Machine; onClose: () => void }) => {
-  const [row, setRow] = useState({
-    tag: machine.tag,
-    plate: machine.plate ?? '',
-    kind: machine.kind,
-    place: machine.place,
+export default function KeepDialog({ machine, onClose }: { machine: Machine; onClose: () => void }) {
+  const { control, handleSubmit } = useForm<Draft>({
+    defaultValues: { tag: machine.tag, plate: machine.plate ?? '', kind: machine.kind, place: machine.place },
+    resolver: checkedBy(written, zChangeMachine),
   });
+  const row = useWatch({ control }) as Draft;
   const [why, setWhy] = useState<string | null>(null);
   const client = useQueryClient();
   const navigate = useNavigate();
@@ -31,7 +43,7 @@ export const KeepDialog = ({ machine, onClose }: { machine: Machine; onClose: ()
   };
   const { seen, onError } = useSeen(machine.etag);
   const change = useMutation({
-    mutationFn: () => changeMachine(machine.tag, { ...row, plate: row.plate.trim() === '' ? null : row.plate }, seen),
+    mutationFn: (draft: Draft) => changeMachine(machine.tag, written(draft), seen),
     ...done,
     onError,
   });
@@ -56,16 +68,21 @@ export const KeepDialog = ({ machine, onClose }: { machine: Machine; onClose: ()
       title={`Change ${machine.tag}`}
       cancel="Cancel"
       actions={
-        <Button look="vivid" onClick={() => change.mutate()} disabled={change.isPending} data-primary>
+        <Button
+          look="vivid"
+          onClick={handleSubmit((draft) => change.mutate(draft))}
+          disabled={change.isPending}
+          data-primary
+        >
           Save
         </Button>
       }
     >
       <Grid templateColumns="1fr 1fr" gap="3">
-        <Entry label="Tag" value={row.tag} onChange={(tag) => setRow({ ...row, tag })} most={20} name="tag" />
-        <Entry label="Plate" value={row.plate} onChange={(plate) => setRow({ ...row, plate })} most={20} />
-        <Entry label="Kind" value={row.kind} onChange={(kind) => setRow({ ...row, kind })} />
-        <Entry label="Place" value={row.place} onChange={(place) => setRow({ ...row, place })} name="place" />
+        <FormEntry control={control} field="tag" label="Tag" most={20} name="tag" />
+        <FormEntry control={control} field="plate" label="Plate" most={20} />
+        <FormEntry control={control} field="kind" label="Kind" name="kind" />
+        <FormEntry control={control} field="place" label="Place" name="place" />
       </Grid>
       {row.tag !== machine.tag && (
         <Box textStyle="small" marginTop="2">
@@ -86,7 +103,7 @@ export const KeepDialog = ({ machine, onClose }: { machine: Machine; onClose: ()
       {error !== null && <NotSaved error={error} fields={typed} />}
     </Modal>
   );
-};
+}
 
 type RetireProps = { machine: Machine; why: string | null; onWhy: (why: string) => void; onRetire: () => void };
 

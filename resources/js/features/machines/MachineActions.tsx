@@ -1,13 +1,12 @@
 import { Flex } from '@chakra-ui/react';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import type { Machine } from '../../api/machines';
 import { Button, LinkButton, Paper } from '../../components/Buttons';
 import { useSignedIn } from '../../lib/signedIn';
-import { KeepDialog } from './KeepDialog';
 import { MeterDialog } from './MeterDialog';
 import { ReportDialog } from './ReportDialog';
 
-const dialogs = { meter: MeterDialog, report: ReportDialog, keep: KeepDialog } as const;
+const dialogs = { meter: MeterDialog, report: ReportDialog, keep: lazy(() => import('./KeepDialog')) } as const;
 
 /** What is done to the machine itself. */
 export const MachineActions = ({ machine }: { machine: Machine }) => {
@@ -37,7 +36,11 @@ export const MachineActions = ({ machine }: { machine: Machine }) => {
           Change
         </Button>
       )}
-      {Open !== null && <Open machine={machine} onClose={() => setOpen(null)} />}
+      {Open !== null && (
+        <Suspense fallback={null}>
+          <Open machine={machine} onClose={() => setOpen(null)} />
+        </Suspense>
+      )}
     </Flex>
   );
 };

@@ -1,6 +1,6 @@
 import { Box, chakra, Flex, Heading } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
-import { useDeferredValue, useMemo, useState } from 'react';
+import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react';
 import { type YardMachine, yardQuery } from '../../api/machines';
 import { Button, Field, Sheet } from '../../components/Buttons';
 import { Frame } from '../../components/Frame';
@@ -15,7 +15,8 @@ import { alphabetical } from '../../lib/alphabetical';
 import { counted } from '../../lib/figures';
 import { useSignedIn } from '../../lib/signedIn';
 import { due, dueLine } from '../../lib/time';
-import { NewMachine } from './NewMachine';
+
+const NewMachine = lazy(() => import('./NewMachine'));
 
 /** So many rows are drawn at once; more when they are asked for. */
 const AT_ONCE = 60;
@@ -112,7 +113,11 @@ const Yard = ({ machines, retired, onRetired }: YardProps) => {
           </Button>
         )}
       </Flex>
-      {adding && <NewMachine onClose={() => setAdding(false)} />}
+      {adding && (
+        <Suspense fallback={null}>
+          <NewMachine onClose={() => setAdding(false)} />
+        </Suspense>
+      )}
       {machines.length === 0 ? (
         <Empty title={retired ? 'None is retired' : 'No machines yet'}>
           {retired ? 'A lead retires one on its page.' : "The workshop's machines show here once they are entered."}

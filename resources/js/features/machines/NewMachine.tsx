@@ -1,51 +1,66 @@
 import { Box, Grid } from '@chakra-ui/react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { type Control, useForm, useWatch } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import type { MeterUnit } from '../../api/contract';
 import { meters } from '../../api/contract/vocabulary.gen';
+import { zAddMachine } from '../../api/contract/zod.gen';
 import { keys } from '../../api/keys';
-import { addMachine } from '../../api/machines';
+import { type NewMachine as Added, addMachine } from '../../api/machines';
 import { specsQuery } from '../../api/specs';
 import { Button } from '../../components/Buttons';
-import { Entry, Pick } from '../../components/Entry';
+import { FormEntry, FormPick } from '../../components/FormEntry';
 import { Modal } from '../../components/Modal';
 import { Refusal } from '../../components/Refusal';
+import { checkedBy } from '../../lib/checkedBy';
+
+type Draft = {
+  tag: string;
+  plate: string;
+  name: string;
+  kind: string;
+  year: string;
+  place: string;
+  usage: string;
+  usage_unit: MeterUnit;
+};
+
+const empty: Draft = { tag: '', plate: '', name: '', kind: '', year: '', place: '', usage: '', usage_unit: 'km' };
+
+/** A figure with its blanks taken out; nothing where there is none. */
+const whole = (text: string): number => (text.trim() === '' ? Number.NaN : Number(text.replace(/\s/g, '')));
+
+const written = (draft: Draft): Added => ({
+  tag: draft.tag.trim(),
+  plate: draft.plate.trim() === '' ? null : draft.plate.trim(),
+  name: draft.name.trim(),
+  kind: draft.kind.trim(),
+  year: whole(draft.year),
+  place: draft.place.trim(),
+  usage: whole(draft.usage),
+  usage_unit: draft.usage_unit,
+});
+
+const figures = (draft: Draft) => ({
+  year: Number.isInteger(whole(draft.year)) ? null : 'A year, such as 2019.',
+  usage: Number.isInteger(whole(draft.usage)) ? null : 'What it shows, such as 12 400.',
+});
 
 /** A machine hung on its tag; the library gives it the controls of its model. */
-export const NewMachine = ({ onClose }: { onClose: () => void }) => {
-  const [row, setRow] = useState({
-    tag: '',
-    plate: '',
-    name: '',
-    kind: '',
-    year: '',
-    place: '',
-    usage: '',
-    unit: 'km' as MeterUnit,
+export default function NewMachine({ onClose }: { onClose: () => void }) {
+  const { control, handleSubmit } = useForm<Draft>({
+    defaultValues: empty,
+    resolver: checkedBy(written, zAddMachine, { first: figures }),
   });
-  const set = (key: keyof typeof row) => (value: string) => setRow({ ...row, [key]: value });
   const client = useQueryClient();
   const navigate = useNavigate();
-  const model = row.name.trim();
   const add = useMutation({
-    mutationFn: () =>
-      addMachine({
-        tag: row.tag.trim(),
-        plate: row.plate.trim() === '' ? null : row.plate.trim(),
-        name: model,
-        kind: row.kind.trim(),
-        year: Number(row.year),
-        place: row.place.trim(),
-        usage: Number(row.usage.replace(/\s/g, '')),
-        usage_unit: row.unit,
-      }),
+    mutationFn: (draft: Draft) => addMachine(written(draft)),
     onSuccess: (machine) => {
       void client.invalidateQueries({ queryKey: keys.machines });
       navigate(`/machines/${machine.tag}`);
     },
   });
-  const complete = [row.tag, model, row.kind, row.year, row.place, row.usage].every((one) => one.trim() !== '');
   return (
     <Modal
       open
@@ -53,40 +68,40 @@ export const NewMachine = ({ onClose }: { onClose: () => void }) => {
       title="A machine for the yard"
       cancel="Cancel"
       actions={
-        <Button look="vivid" onClick={() => add.mutate()} disabled={!complete || add.isPending} data-primary>
+        <Button look="vivid" onClick={handleSubmit((draft) => add.mutate(draft))} disabled={add.isPending} data-primary>
           Hang it up
         </Button>
       }
     >
       <Grid templateColumns="1fr 1fr" gap="3">
-        <Entry label="Tag" value={row.tag} onChange={set('tag')} most={20} name="tag" />
-        <Entry label="Plate, if any" value={row.plate} onChange={set('plate')} most={20} />
-        <Model name={row.name} onName={set('name')} />
-        <Entry label="Kind" value={row.kind} onChange={set('kind')} name="kind" />
-        <Entry label="Year" value={row.year} onChange={set('year')} kind="whole" most={4} name="year" />
-        <Entry label="Place" value={row.place} onChange={set('place')} name="place" />
+        <FormEntry control={control} field="tag" label="Tag" most={20} name="tag" />
+        <FormEntry control={control} field="plate" label="Plate, if any" most={20} />
+        <Model control={control} />
+        <FormEntry control={control} field="kind" label="Kind" name="kind" />
+        <FormEntry control={control} field="year" label="Year" kind="whole" most={4} name="year" />
+        <FormEntry control={control} field="place" label="Place" name="place" />
         <Grid templateColumns="1fr {sizes.24}" gap="2">
-          <Entry label="Meter" value={row.usage} onChange={set('usage')} kind="whole" most={9} name="usage" />
-          <Pick label="counts" value={row.unit} onChange={(unit) => setRow({ ...row, unit })} options={meters} />
+          <FormEntry control={control} field="usage" label="Meter" kind="whole" most={9} name="usage" />
+          <FormPick control={control} field="usage_unit" label="counts" options={meters} />
         </Grid>
       </Grid>
       {add.isError && <Refusal error={add.error} />}
     </Modal>
   );
-};
+}
 
 /** The model, by what the library knows; with it come its controls. */
-const Model = ({ name, onName }: { name: string; onName: (name: string) => void }) => {
-  const model = name.trim();
+const Model = ({ control }: { control: Control<Draft> }) => {
+  const model = useWatch({ control, name: 'name' }).trim();
   const { data: library } = useQuery({ ...specsQuery(model, 1), enabled: model !== '' });
   const models = [...new Set((library?.specs ?? []).map((spec) => spec.model))];
   const controls = (library?.specs ?? []).filter((spec) => spec.model === model && !spec.draft);
   return (
     <Box gridColumn="1 / -1">
-      <Entry
+      <FormEntry
+        control={control}
+        field="name"
         label="Make and model, as in the library"
-        value={name}
-        onChange={onName}
         name="model"
         list="library-models"
         hint={

@@ -1,22 +1,25 @@
-import { Box, Flex, Grid } from '@chakra-ui/react';
+import { Box, Grid } from '@chakra-ui/react';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useId, useState } from 'react';
+import { useState } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
+import { zKeepInstrument } from '../../api/contract/zod.gen';
 import {
   instrumentKinds,
   type Kept,
   keepInstrument,
+  named,
   putAway,
   type ShelfInstrument,
   shelfQuery,
   shows,
   sizesOf,
 } from '../../api/shelf';
-import { Button, FieldLabel } from '../../components/Buttons';
+import { Button } from '../../components/Buttons';
 import { NotSaved, type Typed, useSeen } from '../../components/ChangedSince';
-import { Entry } from '../../components/Entry';
+import { FormEntry, FormPick } from '../../components/FormEntry';
 import { Modal } from '../../components/Modal';
 import { Refusal } from '../../components/Refusal';
-import { Select } from '../../components/Select';
+import { checkedBy } from '../../lib/checkedBy';
 import { isNoSize, quantity } from '../../lib/figures';
 import { kindNames } from './words';
 
@@ -51,6 +54,8 @@ const draftOf = (one: ShelfInstrument | null): Draft => {
     due: one?.calibration?.due ?? '',
   };
 };
+
+const kinds = instrumentKinds.map((key) => ({ key, label: kindNames[key] }));
 
 const kindOf = (draft: Draft) => instrumentKinds.find((kind) => kind === draft.kind) ?? 'caliper';
 
@@ -87,19 +92,26 @@ const typedIn = (draft: Draft): Typed[] => {
   ];
 };
 
-/** What cannot be sent at all, said before it is; the server says the rest. */
-function gap(draft: Draft): string | null {
-  if (draft.name.trim() === '') return 'Give it a name.';
+/** What the trade says of a field, before it is sent; the server says the rest. */
+function wrong(draft: Draft): { [Field in keyof Draft]?: string | null } {
   const pulls = shows(kindOf(draft)) === 'N';
-  if (draft.resolution.trim() === '' || isNoSize(draft.resolution))
-    return `Say what it shows, such as ${pulls ? '0.1 N' : '0.05 mm or 1/32 in'}.`;
-  if (draft.reach.trim() === '' || isNoSize(draft.reach))
-    return `Say how far it reaches, such as ${pulls ? '500 N or 110 lbf' : '150 mm or 6 in'}.`;
-  if (!pulls && draft.inches.trim() !== '' && !/^\d{1,4}$/.test(draft.inches.trim()))
-    return 'Marks to the inch are a whole number, such as 32, 64 or 1000.';
-  if (draft.expanded.trim() !== '' && (isNoSize(draft.expanded) || !(figure(draft.factor) >= 1)))
-    return `The certificate gives its uncertainty, such as ${pulls ? '0.5 N' : '0.02 mm'}, and a factor k of 1 or more.`;
-  return null;
+  const isSure = draft.expanded.trim() === '' || !isNoSize(draft.expanded);
+  return {
+    resolution:
+      draft.resolution.trim() === '' || isNoSize(draft.resolution)
+        ? `What it shows, such as ${pulls ? '0.1 N' : '0.05 mm or 1/32 in'}.`
+        : null,
+    reach:
+      draft.reach.trim() === '' || isNoSize(draft.reach)
+        ? `How far it reaches, such as ${pulls ? '500 N or 110 lbf' : '150 mm or 6 in'}.`
+        : null,
+    inches:
+      !pulls && draft.inches.trim() !== '' && !/^\d{1,4}$/.test(draft.inches.trim())
+        ? 'A whole number, such as 32, 64 or 1000.'
+        : null,
+    expanded: isSure ? null : `As the certificate gives it, such as ${pulls ? '0.5 N' : '0.02 mm'}.`,
+    factor: draft.expanded.trim() !== '' && !(figure(draft.factor) >= 1) ? 'A factor k of 1 or more.' : null,
+  };
 }
 
 /** A short name of its own for a new instrument, from what it is called. */
@@ -114,13 +126,26 @@ const idFor = (name: string) =>
 
 /** An instrument as its maker and its certificate have it. */
 export const InstrumentDialog = ({ instrument, certificate, onClose }: Props) => {
-  const [draft, setDraft] = useState(() => ({
-    ...draftOf(instrument),
-    ...(certificate === undefined
-      ? {}
-      : { expanded: String(certificate.expanded), factor: String(certificate.factor), due: '' }),
-  }));
-  const [told, setTold] = useState<string | null>(null);
+  const { control, handleSubmit } = useForm<Draft>({
+    defaultValues: {
+      ...draftOf(instrument),
+      ...(certificate === undefined
+        ? {}
+        : { expanded: String(certificate.expanded), factor: String(certificate.factor), due: '' }),
+    },
+    resolver: checkedBy((told) => named(written(told)), zKeepInstrument, {
+      places: {
+        resolution_mm: 'resolution',
+        resolution_n: 'resolution',
+        reach_mm: 'reach',
+        reach_n: 'reach',
+        inch_marks: 'inches',
+        calibration: 'expanded',
+      },
+      first: wrong,
+    }),
+  });
+  const draft = useWatch({ control }) as Draft;
   const [parting, setParting] = useState(false);
   const client = useQueryClient();
   const done = {
@@ -131,20 +156,12 @@ export const InstrumentDialog = ({ instrument, certificate, onClose }: Props) =>
   };
   const { seen, onError } = useSeen(instrument?.etag);
   const keep = useMutation({
-    mutationFn: () => keepInstrument(instrument?.id ?? idFor(draft.name), written(draft), seen),
+    mutationFn: (told: Draft) => keepInstrument(instrument?.id ?? idFor(told.name), written(told), seen),
     ...done,
     onError,
   });
   const away = useMutation({ mutationFn: () => putAway(instrument?.id ?? ''), ...done });
-  const set = (name: keyof Draft) => (value: string) => {
-    setTold(null);
-    setDraft({ ...draft, [name]: value });
-  };
-  const submit = () => {
-    const missing = gap(draft);
-    setTold(missing);
-    if (missing === null) keep.mutate();
-  };
+  const unit = shows(kindOf(draft));
   return (
     <Modal
       open
@@ -153,7 +170,12 @@ export const InstrumentDialog = ({ instrument, certificate, onClose }: Props) =>
       cancel="Cancel"
       actions={
         <>
-          <Button look="vivid" onClick={submit} disabled={keep.isPending} data-primary>
+          <Button
+            look="vivid"
+            onClick={handleSubmit((told) => keep.mutate(told))}
+            disabled={keep.isPending}
+            data-primary
+          >
             {keep.isPending ? 'Saving' : 'Save'}
           </Button>
           {instrument !== null && (
@@ -166,65 +188,25 @@ export const InstrumentDialog = ({ instrument, certificate, onClose }: Props) =>
     >
       <Grid templateColumns="1fr 1fr" gap="3">
         <Box gridColumn="1 / -1">
-          <Entry label="Name" value={draft.name} onChange={set('name')} most={60} />
+          <FormEntry control={control} label="Name" field="name" most={60} name="name" />
         </Box>
-        <KindChoice value={draft.kind} onChange={set('kind')} />
-        <Entry
-          label="Shows"
-          unit={shows(kindOf(draft))}
-          value={draft.resolution}
-          onChange={set('resolution')}
-          most={12}
-        />
-        <Entry label="Reaches" unit={shows(kindOf(draft))} value={draft.reach} onChange={set('reach')} most={12} />
-        {shows(kindOf(draft)) === 'mm' && (
-          <Entry
-            label="Marks to the inch, if any"
-            value={draft.inches}
-            onChange={set('inches')}
-            kind="decimal"
-            most={12}
-          />
+        <FormPick control={control} field="kind" label="Kind" options={kinds} />
+        <FormEntry control={control} label="Shows" unit={unit} field="resolution" most={12} />
+        <FormEntry control={control} label="Reaches" unit={unit} field="reach" most={12} />
+        {unit === 'mm' && (
+          <FormEntry control={control} label="Marks to the inch, if any" field="inches" kind="decimal" most={12} />
         )}
-        <Entry
-          label="Certificate ±"
-          unit={shows(kindOf(draft))}
-          value={draft.expanded}
-          onChange={set('expanded')}
-          kind="decimal"
-          most={12}
-        />
-        <Entry label="Factor k" value={draft.factor} onChange={set('factor')} kind="decimal" most={12} />
-        <Entry label="Calibrate again by" value={draft.due} onChange={set('due')} kind="date" />
+        <FormEntry control={control} label="Certificate ±" unit={unit} field="expanded" kind="decimal" most={12} />
+        <FormEntry control={control} label="Factor k" field="factor" kind="decimal" most={12} />
+        <FormEntry control={control} label="Calibrate again by" field="due" kind="date" />
       </Grid>
       {parting && (
         <Box marginTop="3" lineHeight="snug">
           It is not offered any more. What was read with it stays as it is.
         </Box>
       )}
-      {told !== null && (
-        <Flex role="alert" marginTop="3" fontWeight="bold" data-told>
-          {told}
-        </Flex>
-      )}
       {keep.isError && <NotSaved error={keep.error} fields={typedIn(draft)} />}
       {away.isError && <Refusal error={away.error} />}
     </Modal>
-  );
-};
-
-const KindChoice = ({ value, onChange }: { value: string; onChange: (value: string) => void }) => {
-  const id = useId();
-  return (
-    <Box>
-      <FieldLabel htmlFor={id}>Kind</FieldLabel>
-      <Select
-        id={id}
-        value={value}
-        onPick={onChange}
-        options={instrumentKinds.map((kind) => ({ key: kind, label: kindNames[kind] }))}
-        width="100%"
-      />
-    </Box>
   );
 };

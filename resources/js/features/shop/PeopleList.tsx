@@ -1,24 +1,14 @@
-import { Box, Flex, Grid } from '@chakra-ui/react';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
-import type { Role } from '../../api/contract';
-import { addPerson, changePerson, newPassword, type Person, peopleQuery } from '../../api/people';
-import { roles } from '../../api/session';
+import { Box, Grid } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
+import { lazy, Suspense, useState } from 'react';
+import { type Person, peopleQuery } from '../../api/people';
 import { Button, Chip, Sheet } from '../../components/Buttons';
-import { NotSaved, useSeen } from '../../components/ChangedSince';
-import { Entry, Pick } from '../../components/Entry';
-import { Modal } from '../../components/Modal';
 import { Failure, Loading } from '../../components/States';
 import { useSignedIn } from '../../lib/signedIn';
 import { day } from '../../lib/time';
+import { may } from './may';
 
-const may = {
-  lead: 'keeps the shop, signs, lifts tags',
-  technician: 'logs, signs, enters and checks specs',
-  apprentice: 'logs; somebody else signs',
-  viewer: 'looks',
-} as const;
-const roleOptions = roles.map((key) => ({ key, label: `${key}: ${may[key]}` }));
+const PersonDialog = lazy(() => import('./PersonDialog'));
 
 export const PeopleList = () => {
   const person = useSignedIn();
@@ -76,105 +66,11 @@ export const PeopleList = () => {
           Add somebody
         </Button>
       )}
-      {edited !== null && <PersonDialog person={edited === 'new' ? null : edited} onClose={() => setEdited(null)} />}
+      {edited !== null && (
+        <Suspense fallback={null}>
+          <PersonDialog person={edited === 'new' ? null : edited} onClose={() => setEdited(null)} />
+        </Suspense>
+      )}
     </>
   );
 };
-
-const PersonDialog = ({ person, onClose }: { person: Person | null; onClose: () => void }) => {
-  const [name, setName] = useState(person?.name ?? '');
-  const [login, setLogin] = useState('');
-  const [role, setRole] = useState<Role>(person?.role ?? 'technician');
-  const [password, setPassword] = useState<string | null>(null);
-  const client = useQueryClient();
-  const known = (people: { people: Person[] }) => client.setQueryData(peopleQuery.queryKey, { people: people.people });
-  const add = useMutation({
-    mutationFn: () => addPerson({ login, name, role }),
-    onSuccess: (after) => {
-      known(after);
-      setPassword(after.password);
-    },
-  });
-  const { seen, onError } = useSeen(person?.etag);
-  const change = useMutation({
-    mutationFn: (here: boolean) => changePerson(person?.login ?? '', { name, role, here }, seen),
-    onError,
-    onSuccess: (after) => {
-      known(after);
-      onClose();
-    },
-  });
-  const renew = useMutation({
-    mutationFn: () => newPassword(person?.login ?? ''),
-    onSuccess: (after) => {
-      known(after);
-      setPassword(after.password);
-    },
-  });
-  const error = add.error ?? change.error ?? renew.error;
-  const typed = [
-    { name: 'name', label: 'Name', mine: name },
-    { name: 'role', label: 'Role', mine: role },
-    { name: 'here', label: 'Works here', mine: person?.left_at === null ? 'yes' : 'no' },
-  ];
-  return (
-    <Modal
-      open
-      onClose={onClose}
-      title={person === null ? 'Somebody new' : person.name}
-      cancel={password === null ? 'Cancel' : 'Done'}
-      actions={
-        password === null && (
-          <Button
-            look="vivid"
-            onClick={() => (person === null ? add.mutate() : change.mutate(person.left_at === null))}
-            disabled={name.trim() === '' || add.isPending || change.isPending}
-            data-primary
-          >
-            {person === null ? 'Add them' : 'Save'}
-          </Button>
-        )
-      }
-    >
-      {password !== null ? (
-        <ShownOnce password={password} />
-      ) : (
-        <Flex direction="column" gap="3">
-          <Entry label="Name" value={name} onChange={setName} name="person-name" />
-          {person === null && (
-            <Entry label="Signs in as" value={login} onChange={setLogin} most={40} name="person-login" />
-          )}
-          <Pick label="Role" value={role} onChange={setRole} options={roleOptions} name="person-role" />
-          {person !== null && (
-            <Kept
-              left={person.left_at !== null}
-              onRenew={() => renew.mutate()}
-              onLeave={() => change.mutate(person.left_at !== null)}
-            />
-          )}
-        </Flex>
-      )}
-      {error !== null && <NotSaved error={error} fields={typed} />}
-    </Modal>
-  );
-};
-
-const ShownOnce = ({ password }: { password: string }) => (
-  <Box bg="paper.tape" borderRadius="sm" padding="3" data-password>
-    The password, shown only now: <b>{password}</b>
-    <Box textStyle="small">They change it under My sign-in.</Box>
-  </Box>
-);
-
-type KeptProps = { left: boolean; onRenew: () => void; onLeave: () => void };
-
-const Kept = ({ left, onRenew, onLeave }: KeptProps) => (
-  <Flex gap="2" flexWrap="wrap" borderTopWidth="thin" borderColor="line" paddingTop="3">
-    <Button look="quiet" size="small" onClick={() => onRenew()} data-renew>
-      Make a new password
-    </Button>
-    <Button look="quiet" size="small" onClick={() => onLeave()} data-leaves>
-      {left ? 'They are back' : 'They left the shop'}
-    </Button>
-  </Flex>
-);
