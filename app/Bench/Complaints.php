@@ -9,6 +9,7 @@ use App\Models\Audit;
 use App\Models\Complaint;
 use App\Models\ComplaintAnswer;
 use App\Models\Control;
+use App\Models\ControlJob;
 use App\Models\Machine;
 use App\Models\User;
 use App\Refusals\Conflict;
@@ -203,6 +204,10 @@ final readonly class Complaints
 
                 return;
             }
+            $unproved = self::unproved($held);
+            if ($unproved !== null) {
+                throw new Conflict($unproved);
+            }
             $held
                 ->forceFill([
                     'closed_at' => CarbonImmutable::now(),
@@ -259,6 +264,7 @@ final readonly class Complaints
             'stopped_by' => $complaint->closed_at === null
                 ? self::dangers($complaint, $knowledge, $evidence->answer(...))
                 : [],
+            'unproved' => $complaint->closed_at === null ? self::unproved($complaint) : null,
             'against_running' => $against,
             'diagnosis' => DiagnosisCodec::encode(
                 $family,
@@ -332,6 +338,37 @@ final readonly class Complaints
             ->filter(static fn (Complaint $one): bool => self::stops($one) !== []);
 
         return array_fill_keys($open->map(static fn (Complaint $one): int => $one->control->id)->all(), true);
+    }
+
+    /**
+     * Why it is not closed yet: what nobody runs the machine with is gone once a job on the control proved it, or hung
+     * a tag, since it was said; or once somebody says that it is not there any more. Null where nothing stands against
+     * it.
+     */
+    private static function unproved(Complaint $open): ?string
+    {
+        $stops = self::stops($open);
+        if ($stops === []) {
+            return null;
+        }
+        $knowledge = Causes::of($open->control->spec()->family);
+        $since = $open->opened_at;
+        foreach (self::latest($open) as $about => $one) {
+            $dangers = $knowledge->dangers(
+                static fn (string $asked): ?string => $asked === $about ? $one->answer : null,
+            );
+            // A clock that runs ahead proves nothing.
+            $since = $dangers === [] || $one->at->isFuture() ? $since : max($since, $one->at);
+        }
+        $isProved = ControlJob::query()
+            ->where('control_id', $open->control_id)
+            ->where('closed_at', '>=', $since->startOfSecond())
+            ->exists();
+
+        return $isProved
+            ? null
+            : 'Nobody runs it with that: '.lcfirst(implode('; ', $stops)).'. A job on the '.lcfirst($open->control->name)
+                .' proves that it is gone. Where it is not there any more, say so first.';
     }
 
     /** @return list<string> */

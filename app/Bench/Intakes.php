@@ -12,6 +12,7 @@ use App\Refusals\Conflict;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Str;
 use VividPull\Core\Diagnosis\Causes;
 use VividPull\Core\Diagnosis\OwnWords;
 use VividPull\Core\Input\Node;
@@ -162,6 +163,16 @@ final readonly class Intakes
             && self::understood($one->words, [$control]) === [];
     }
 
+    /** @return list<Control> the others that a report may stop the machine by, where it names none */
+    private static function others(Intake $one, Control $control): array
+    {
+        return $one->control !== null ? [] : array_values(array_filter(
+            self::mayBeOf($one),
+            static fn (Control $other): bool => $other->id !== $control->id
+                && self::understood($one->words, [$other]) !== [],
+        ));
+    }
+
     /**
      * @param  array<int, Control>  $controls
      * @return list<string>
@@ -188,7 +199,7 @@ final readonly class Intakes
 
     /**
      * A job begun on a control takes up what was reported about it, or about the machine at large; what may stop the
-     * machine by another control waits for a job on that.
+     * machine by another control waits for a job on that. Where it may be of both, the other's goes on under its name.
      *
      * @return list<string> what was reported and by whom, for the job's own log
      */
@@ -197,6 +208,13 @@ final readonly class Intakes
         $waiting = self::takenUpBy($control);
         foreach ($waiting as $one) {
             $one->forceFill(['answered_at' => $now, 'answered_by_id' => $by->id, 'job_id' => $job])->save();
+            foreach (self::others($one, $control) as $other) {
+                Intake::query()->create([
+                    'id' => (string) Str::uuid7($now),
+                    'control_id' => $other->id,
+                    ...$one->only(['machine_id', 'words', 'user_id', 'at']),
+                ]);
+            }
         }
 
         return array_values(

@@ -210,7 +210,7 @@ final class HistoryImport implements LineImport
     {
         $control = Control::query()->with(['machine', 'specVersion'])->where('key', $line->control)
             ->whereHas('machine', static fn ($machines) => $machines->where('tag', $line->machine))->first()
-                ?? throw Refused::because("No {$line->control} hangs here on {$line->machine}.");
+                ?? throw Refused::because("{$line->machine} has no control called {$line->control} here.");
         $spec = $control->spec();
 
         return [

@@ -154,6 +154,8 @@ final class CausesTest extends BrowserTestCase
             ->answered(['wire' => 'frayed']);
         $this
             ->see('Inner wire: frayed, rusty or kinked.', 'Until its cause is found and put right.')
+            ->see('Put this right and try', 'A job on the clutch lever proves that it is gone.')
+            ->gone('[data-gone]')
             ->visit('/machines?find=RT-18')
             ->see('reported');
     }

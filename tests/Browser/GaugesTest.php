@@ -167,7 +167,7 @@ final class GaugesTest extends BrowserTestCase
         $bench->tell(GaugeBench::FORCE, 'pull 12 1.5');
         $this->await('[data-pulled]')->see('recorded a pull:')->accessible('a pull waits in the job');
         self::assertSame(1, count(array_keys($this->kinds(), 'trace', true)));
-        $this->visit("/jobs/{$job}/pull")->await('[data-recorded]')->clickText('Drop it')->gone('[data-recorded]');
+        $this->visit("/jobs/{$job}/pull")->await('[data-recorded]')->clickText('Discard it')->gone('[data-recorded]');
         $this->visit("/jobs/{$job}")->await('[data-speaks=pull-500]')->gone('[data-pulled]');
     }
 

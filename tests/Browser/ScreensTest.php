@@ -185,7 +185,7 @@ final class ScreensTest extends BrowserTestCase
         $this->browser->executeScript('window.scrollTo(0, document.body.scrollHeight / 2)');
         self::assertTrue($this->browser->executeScript($seen), 'and wherever one looks next');
         $this
-            ->clickText('Drop it')
+            ->clickText('Discard it')
             ->gone('[data-kept]')
             ->clickText('Open that job')
             ->see('Clutch lever', 'lever snapped');

@@ -68,7 +68,7 @@ final class SpecEntryTest extends BrowserTestCase
             ->typed('usage', '0')
             ->tap('[role=dialog] [data-primary]');
         $this
-            ->see('No control hangs here yet')
+            ->see('No control yet')
             ->accessible('a machine without controls')
             ->tap('[data-add-control-link]')
             ->see('Add a control', 'Hesk 410')
@@ -114,7 +114,7 @@ final class SpecEntryTest extends BrowserTestCase
             ->typed('barrel_travel', '12')
             ->click('[data-primary]')
             ->await('[data-waiting=clutch_lever_front]')
-            ->see('is a draft of Tomas: it hangs here when it is whole and checked.');
+            ->see('is a draft of Tomas: it comes here when it is whole and checked.');
         $this
             ->as('oda')
             ->visit("/machines/{$tag}")

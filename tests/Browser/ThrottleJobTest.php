@@ -200,7 +200,7 @@ final class ThrottleJobTest extends BrowserTestCase
             ->see('Throttle grip measured', 'By that the grip flange would move 28.0 mm for 1 mm of wire');
         self::assertEqualsWithDelta(1.4, $this->state()['hand']['ratio'], 1e-9, 'what cannot be is refused');
         $this
-            ->clickText('Drop it')
+            ->clickText('Discard it')
             ->armed()
             ->click('[data-measure-hand=now]')
             ->click('[name=hand-wire]')

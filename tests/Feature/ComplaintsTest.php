@@ -227,6 +227,44 @@ final class ComplaintsTest extends TestCase
         $this->getJson("/api/jobs/{$job->id}")->assertOk()->assertJsonPath('complaint', null);
     }
 
+    public function test_what_stops_the_machine_is_proved_to_be_gone_by_a_job(): void
+    {
+        $this->signIn('ines');
+        $close = fn (string $id) => $this->postJson("/api/complaints/{$id}/closed", ['cause' => 'frayed_wire']);
+        $sentence = 'Nobody runs it with that: inner wire: frayed, rusty or kinked. '
+            .'A job on the clutch lever proves that it is gone. Where it is not there any more, say so first.';
+        $id = $this->complain(['heavy' => 'yes'])['id'];
+        $this->answer($id, 'check', 'wire', 'frayed')->assertOk()->assertJsonPath('unproved', $sentence);
+        $close($id)->assertConflict()->assertJsonPath('detail', $sentence);
+        $this->answer($id, 'tried', 'frayed_wire')->assertOk();
+        $close($id)->assertConflict();
+        $job = HttpJob::open($this);
+        $this->getJson("/api/complaints/{$id}")->assertJsonPath('unproved', $sentence);
+        $job->line('tag wire frayed')->assertOk();
+        $job->body('closed', ['outcome' => 'tagged'])->assertOk();
+        $close($id)->assertOk();
+    }
+
+    public function test_what_is_not_there_any_more_needs_no_job(): void
+    {
+        $this->signIn('ines');
+        $id = $this->complain(['creeps_in' => 'yes', 'heavy' => 'yes'])['id'];
+        $this->postJson("/api/complaints/{$id}/closed", ['cause' => 'other'])->assertConflict();
+        $this->answer($id, 'symptom', 'creeps_in', 'no')->assertOk()->assertJsonPath('unproved', null);
+        $this->postJson("/api/complaints/{$id}/closed", ['cause' => 'other'])->assertOk();
+    }
+
+    public function test_a_job_that_was_signed_since_proves_it(): void
+    {
+        $id = $this->signIn('ines')->complain(['creeps_in' => 'yes'])['id'];
+        $this->travel(1)->minutes();
+        $this->closedWith('put_right', ['cure' => 'oiled']);
+        $this->getJson("/api/complaints/{$id}")->assertJsonPath('unproved', null);
+        // What is found after it was signed is not proved by it.
+        $this->travel(1)->minutes();
+        self::assertNotNull($this->answer($id, 'check', 'wire', 'frayed')->assertOk()->json('unproved'));
+    }
+
     public function test_what_feels_wrong_while_a_job_is_open_is_asked_of_that_job(): void
     {
         $job = HttpJob::open($this->signIn('ines'));

@@ -108,8 +108,8 @@ final class ExchangeTest extends TestCase
     /** @return iterable<string, array{string, string}> */
     public static function wrongLines(): iterable
     {
-        yield 'a machine that is not here' => ['ZZ-9,clutch,2025-05-10,3100,11,15,Bo', 'No clutch hangs here on ZZ-9.'];
-        yield 'a control that is none' => ['RT-14,wing,2025-05-10,3100,11,15,Bo', 'No wing hangs here on RT-14.'];
+        yield 'a machine that is not here' => ['ZZ-9,clutch,2025-05-10,3100,11,15,Bo', 'ZZ-9 has no control called clutch here.'];
+        yield 'a control that is none' => ['RT-14,wing,2025-05-10,3100,11,15,Bo', 'RT-14 has no control called wing here.'];
         yield 'a day that is none' => ['RT-14,clutch,2025-02-30,3100,11,15,Bo', 'is no day'];
         yield 'a day to come' => ['RT-14,clutch,2125-02-20,3100,11,15,Bo', 'is not between'];
         yield 'a meter with letters' => ['RT-14,clutch,2025-05-10,many,11,15,Bo', 'is no whole number of a meter'];

@@ -284,6 +284,30 @@ final class MachineKeepingTest extends TestCase
         self::assertNotContains($said, RestOfMachine::againstRunning($this->machine('RT-14'), 'clutch'));
     }
 
+    public function test_a_report_that_may_be_of_two_controls_is_answered_by_a_job_on_each(): void
+    {
+        $this
+            ->signIn('mirre')
+            ->postJson('/api/machines/RT-14/intakes', [
+                'id' => (string) Str::uuid(),
+                'words' => 'Creeps with the clutch pulled, and the gas sticks.',
+            ])
+            ->assertOk();
+        $left = fn (): array => array_map(
+            static fn (array $one): array => [$one['control'], $one['by'], $one['may_stop']],
+            $this->getJson('/api/machines/RT-14')->json('intakes'),
+        );
+        self::assertCount(1, $left());
+        HttpJob::open($this->signIn('ines'), 'RT-14', 'clutch');
+        self::assertSame(
+            [['throttle', 'Mirre', ['Does not snap shut, or shuts slowly', 'Does not spring back by itself']]],
+            $left(),
+            'the other part of it',
+        );
+        HttpJob::open($this, 'RT-14', 'throttle');
+        self::assertSame([], $left());
+    }
+
     private function machine(string $tag): Machine
     {
         return Machine::query()->where('tag', $tag)->firstOrFail();

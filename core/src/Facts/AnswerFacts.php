@@ -12,6 +12,7 @@ use VividPull\Core\Log\Entry\Inspected;
 use VividPull\Core\Log\Entry\Noted;
 use VividPull\Core\Log\Entry\PartFitted;
 use VividPull\Core\Log\Person;
+use VividPull\Core\Procedure\WireDamage;
 
 /** What was confirmed, looked at, tried and fitted. */
 final readonly class AnswerFacts
@@ -40,4 +41,12 @@ final readonly class AnswerFacts
         public array $tried,
         public array $overtaken,
     ) {}
+
+    /** What was written last of a wire that may part; null where nothing was. */
+    public function wireInNotes(): ?string
+    {
+        $said = array_filter($this->notes, static fn (Noted $one): bool => WireDamage::isSaid($one->text));
+
+        return $said === [] ? null : end($said)->text;
+    }
 }

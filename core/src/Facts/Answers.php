@@ -13,6 +13,8 @@ use VividPull\Core\Log\Entry\Noted;
 use VividPull\Core\Log\Entry\PartFitted;
 use VividPull\Core\Log\Finding;
 use VividPull\Core\Log\Log;
+use VividPull\Core\Procedure\GateKey;
+use VividPull\Core\Procedure\WireDamage;
 use VividPull\Core\Spec\Spec;
 
 /** What is confirmed, looked at, noted and fitted, as it comes. */
@@ -73,9 +75,16 @@ final class Answers
         $this->condition = $noted->after($this->condition);
     }
 
+    /** What was seen of the wire before does not stand against what is written of it since. */
     public function note(Noted $note): void
     {
         $this->notes[] = $note;
+        $this->inspected = array_filter(
+            $this->inspected,
+            fn (Inspected $one): bool => ! WireDamage::isSaid($note->text)
+                || $one->finding === Finding::Fault
+                || $this->spec->inspection($one->key)?->gate !== GateKey::WireSound,
+        );
     }
 
     public function fit(PartFitted $fitted): void

@@ -6,6 +6,7 @@ namespace VividPull\Core\Progress;
 
 use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Errors\Quoted;
 use VividPull\Core\Facts\Facts;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Judging\GateState;
@@ -16,6 +17,7 @@ use VividPull\Core\Log\Entry\Entry;
 use VividPull\Core\Log\Entry\Inspected;
 use VividPull\Core\Log\Finding;
 use VividPull\Core\Planning\CableState;
+use VividPull\Core\Procedure\GateKey;
 use VividPull\Core\Procedure\Inspection;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Running;
@@ -67,7 +69,7 @@ final readonly class CheckItems
             $found,
             $said,
             $failed,
-            $inspection->lookFor,
+            $this->lookFor($inspection, $found),
             null,
             [
                 new Answer('ok', 'Sound', Inspected::draft($inspection->key, Finding::Sound), AnswerTone::Right),
@@ -81,6 +83,18 @@ final readonly class CheckItems
                 new Answer('fault', 'Fault', Inspected::draft($inspection->key, Finding::Fault), AnswerTone::Wrong, true),
             ],
         );
+    }
+
+    /** What to look for, after what the log tells of the wire, where nobody looked since. */
+    private function lookFor(Inspection $inspection, ?Inspected $found): string
+    {
+        $written = $found === null && $inspection->gate === GateKey::WireSound
+            ? $this->facts->answers->wireInNotes()
+            : null;
+
+        return $written === null
+            ? $inspection->lookFor
+            : 'Written in the log: '.Quoted::text($written).'. '.$inspection->lookFor;
     }
 
     /**

@@ -129,6 +129,7 @@ final readonly class QuickCheck
             $facts->chosen->isCheck === false => 'It was gone on with as a whole job',
             $facts->tag !== null => "A tag stands ({$facts->tag->reason}): only a whole job lifts it",
             $facts->observations->symptoms !== [] => 'It was brought in with something that feels wrong: that takes a whole job',
+            $facts->answers->wireInNotes() !== null => 'The log tells of a wire that may part: it is a whole job now',
             $facts->chosen->byChoice !== null, $isFailed, $isFault => 'Something is not right: it is a whole job now',
             $facts->observations->putRight !== []
                 || $facts->answers->parts !== []

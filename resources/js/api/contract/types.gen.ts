@@ -1518,6 +1518,10 @@ export type Complaint = {
      */
     stopped_by: Array<string>;
     /**
+     * Why it is not closed yet: a job has to prove first that what stops the machine is gone.
+     */
+    unproved: string | null;
+    /**
      * What stands against running the machine, of any of its controls, a sentence each.
      */
     against_running: Array<string>;

@@ -1111,6 +1111,7 @@ export const zComplaint = z.object({
         at: z.string()
     })),
     stopped_by: z.array(z.string()),
+    unproved: z.nullable(z.string()),
     against_running: z.array(z.string()),
     diagnosis: zDiagnosis
 });

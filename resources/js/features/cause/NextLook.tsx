@@ -178,7 +178,18 @@ const Ends = ({ complaint, looking }: Props) => {
           Open its job
         </LinkButton>
       )}
-      {next.kind === 'cure' ? (
+      {complaint.unproved !== null ? (
+        <>
+          <Box lineHeight="snug" data-unproved>
+            {complaint.unproved}
+          </Box>
+          {next.kind === 'cure' && (
+            <Button disabled={!looking.may} onClick={() => looking.answer('tried', next.key)} data-still>
+              Put right, and still there
+            </Button>
+          )}
+        </>
+      ) : next.kind === 'cure' ? (
         <Grid templateColumns="1fr 1fr" gap="2">
           <Button disabled={!looking.may} onClick={() => looking.close(next.key)} data-gone>
             It is gone: that was it

@@ -52,7 +52,10 @@ export function useLooking(complaint: Complaint, byPhone: boolean): Looking {
   const isBusy = isOnItsWay || end.isPending;
   return {
     may: person.may_log && complaint.closed_at === null && !isBusy && !isFull,
-    mayName: !isBusy && mine.length === 0 && (complaint.closed_at === null ? person.may_log : person.may_keep_shop),
+    mayName:
+      !isBusy &&
+      mine.length === 0 &&
+      (complaint.closed_at === null ? person.may_log && complaint.unproved === null : person.may_keep_shop),
     isCut,
     kept: mine.flatMap(asAnswer),
     error: end.error,

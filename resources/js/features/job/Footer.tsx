@@ -24,7 +24,7 @@ const hints = [
   { keys: ['0–9'], says: 'type a reading anywhere' },
   { keys: ['+', '−'], says: 'log a move: +3f, -1.5t' },
   { keys: ['v'], says: 'take back, with a reason' },
-  { keys: ['='], says: 'press the vivid action' },
+  { keys: ['='], says: 'press the main button' },
   { keys: ['/'], says: 'find a machine' },
 ] as const;
 

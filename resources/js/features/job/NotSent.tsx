@@ -82,7 +82,7 @@ const One = ({ entry, held, first }: { entry: KeptEntry; held: boolean; first: b
             </Button>
           )}
           <Button look="link" paddingInline="0" onClick={() => outbox.drop(entry.id)}>
-            Drop it
+            Discard it
           </Button>
         </Flex>
       </Box>

@@ -16,7 +16,7 @@ export const MoreControls = ({ machine }: { machine: Machine }) => {
     <>
       {isBare && (
         <Sheet padding="4" role="status" data-bare>
-          <b>No control hangs here yet.</b> {person.may_sign_off ? 'Add the first.' : 'A technician or a lead adds it.'}
+          <b>No control yet.</b> {person.may_sign_off ? 'Add the first.' : 'A technician or a lead adds it.'}
         </Sheet>
       )}
       {person.may_sign_off && (
@@ -32,7 +32,7 @@ export const MoreControls = ({ machine }: { machine: Machine }) => {
       {waiting.map((spec) => (
         <Box key={spec.id} textStyle="small" data-waiting={spec.control}>
           <Link to={`/specs/${spec.id}`}>{spec.name}</Link> is a draft
-          {spec.entered_by !== null && ` of ${spec.entered_by}`}: it hangs here when it is whole and checked.
+          {spec.entered_by !== null && ` of ${spec.entered_by}`}: it comes here when it is whole and checked.
         </Box>
       ))}
     </>

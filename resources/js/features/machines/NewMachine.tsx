@@ -65,11 +65,11 @@ export default function NewMachine({ onClose }: { onClose: () => void }) {
     <Modal
       open
       onClose={onClose}
-      title="A machine for the yard"
+      title="Add a machine"
       cancel="Cancel"
       actions={
         <Button look="vivid" onClick={handleSubmit((draft) => add.mutate(draft))} disabled={add.isPending} data-primary>
-          Hang it up
+          Add it
         </Button>
       }
     >

@@ -65,7 +65,7 @@ const Whole = ({ service }: { service: Service }) => {
         <Flex asChild direction="column" gap="3">
           <ol>
             {service.stops.length === 0 && (
-              <Empty title="No control hangs on it">A lead adds one from the library on the machine's page.</Empty>
+              <Empty title="It has no control yet">A lead adds one from the library on the machine's page.</Empty>
             )}
             {service.stops.map((stop, n) => (
               <Stop

@@ -55,7 +55,7 @@ const OneGauge = ({ gauge }: { gauge: SimulatedGauge }) => {
           <Box gridColumn="1 / -1">
             <Select
               beside
-              says="It hangs on"
+              says="Connected to"
               pick={`hangs-${gauge.key}`}
               value={hangs}
               options={[

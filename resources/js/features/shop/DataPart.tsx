@@ -67,7 +67,7 @@ export const DataPart = () => {
               minHeight="touch"
               data-export-shop
             >
-              One zip
+              Download as one zip
             </chakra.a>
           </Box>
         )}

@@ -63,7 +63,7 @@ export const PeopleList = () => {
       </Sheet>
       {person.may_keep_shop && (
         <Button look="vivid" marginTop="4" onClick={() => setEdited('new')} data-primary>
-          Add somebody
+          Add a person
         </Button>
       )}
       {edited !== null && (

@@ -67,7 +67,7 @@ export default function PersonDialog({ person, onClose }: { person: Person | nul
     <Modal
       open
       onClose={onClose}
-      title={person === null ? 'Somebody new' : person.name}
+      title={person === null ? 'Add a person' : person.name}
       cancel={password === null ? 'Cancel' : 'Done'}
       actions={
         password === null && (
@@ -77,7 +77,7 @@ export default function PersonDialog({ person, onClose }: { person: Person | nul
             disabled={add.isPending || change.isPending}
             data-primary
           >
-            {person === null ? 'Add them' : 'Save'}
+            {person === null ? 'Add' : 'Save'}
           </Button>
         )
       }

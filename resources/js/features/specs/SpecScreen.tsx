@@ -367,7 +367,7 @@ const InForce = ({ spec }: { spec: SpecWhole }) => (
     <Heading as="h2" fontSize="lg" marginBottom="2">
       Machines
     </Heading>
-    {spec.machines.length === 0 && <Box color="soft">No machine of this model hangs here.</Box>}
+    {spec.machines.length === 0 && <Box color="soft">No machine of this model is kept here.</Box>}
     <Flex gap="2" flexWrap="wrap">
       {spec.machines.map((one) => (
         <Box key={one.tag} textAlign="center">

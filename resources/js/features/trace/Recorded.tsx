@@ -34,7 +34,7 @@ export const Recorded = ({ sent, onLook, children }: Props) => {
               Look at it
             </Button>
             <Button look="plain" onClick={() => dropping.mutate(one.trace)}>
-              Drop it
+              Discard it
             </Button>
           </Flex>
         </Flex>

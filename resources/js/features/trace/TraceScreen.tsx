@@ -229,7 +229,7 @@ const Ahead = ({ job, view, kept, waits }: AheadProps) => {
         <Box fontWeight="bold" marginBottom="2">
           {state.label}
         </Box>
-        <Box marginBottom="2">Said once, then its play can be taken as the reading.</Box>
+        <Box marginBottom="2">Say this once; then the play of the curve can be taken as the reading.</Box>
         <Flex gap="2" flexWrap="wrap">
           {state.answers.map((one) => (
             <Button

@@ -49,7 +49,7 @@ export const StopWatch = () => {
         </Button>
         {watch.is === 'stopped' && (
           <Button look="plain" onClick={() => setWatch({ is: 'still' })}>
-            Throw it away
+            Discard it
           </Button>
         )}
       </Flex>

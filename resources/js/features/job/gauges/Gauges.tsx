@@ -169,7 +169,7 @@ const Waiting = ({
           </Button>
         )}
         <Button look="plain" onClick={onDrop} data-drop>
-          Drop it
+          Discard it
         </Button>
       </Flex>
     </Box>
@@ -192,7 +192,7 @@ const Pulled = ({ job, recording, onDrop }: PulledProps) => (
         Look at it
       </LinkButton>
       <Button look="plain" onClick={onDrop}>
-        Drop it
+        Discard it
       </Button>
     </Flex>
   </Box>

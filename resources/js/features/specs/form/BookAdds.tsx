@@ -12,7 +12,7 @@ export const BookAdds = ({ draft, set }: FormProps) => {
     <>
       <Grid templateColumns={{ base: '1fr 1fr', md: '{sizes.32} {sizes.28} {sizes.32}' }} gap="3">
         <Entry
-          label="Look every"
+          label="Check every"
           value={draft.use}
           onChange={(use) => set({ use })}
           kind="decimal"
