@@ -298,7 +298,7 @@ final readonly class Troubleshooter
                     'Back on before it runs: the '.implode(' and the ', array_unique($this->evidence->coversOff))
                         .', with guards, springs and belt.',
                 ]),
-            ...($unsafe === [] ? [] : ['Right before it runs: '.implode(' and ', $unsafe).'.']),
+            ...($unsafe === [] ? [] : ['Looked at and right before it runs: '.implode(' and ', $unsafe).'.']),
             ...($this->evidence->against === []
                 ? []
                 : ['Put right before it runs: '.implode(' ', $this->evidence->against)]),

@@ -232,7 +232,7 @@ final class TroubleshooterTest extends TestCase
                 if ($next->kind !== StepKind::Check) {
                     self::assertTrue(
                         $next->kind === StepKind::Unexplained
-                            || str_contains($next->before ?? '', 'Right before it runs:'),
+                            || str_contains($next->before ?? '', 'Looked at and right before it runs:'),
                         $next->sentence,
                     );
                     break;

@@ -36,7 +36,7 @@ export const CauseList = ({ complaint, looking }: Props) => {
           cause={one}
           counted={counted}
           looking={looking}
-          isOpen={complaint.closed_at === null}
+          isOpen={complaint.closed_at === null && complaint.unproved === null}
           was={complaint.was}
         />
       ))}
