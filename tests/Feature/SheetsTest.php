@@ -214,6 +214,9 @@ final class SheetsTest extends TestCase
         ] as $said) {
             self::assertStringContainsString($said, $text);
         }
+        $this->postJson("/api/complaints/{$id}/answers", [
+            'id' => (string) Str::uuid(), 'kind' => 'symptom', 'about' => 'creeps_in', 'answer' => 'no',
+        ])->assertOk();
         $this->postJson("/api/complaints/{$id}/closed", ['cause' => 'notched_basket'])->assertOk();
         $text = $this->words("/api/complaints/{$id}/sheet");
         self::assertStringContainsString(

@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Button } from '../../../components/Buttons';
 import { decimals } from '../../../lib/figures';
 import { useBench } from '../useBench';
@@ -14,6 +14,8 @@ export const StopWatch = () => {
   const isStopped = job.do_not_run.length > 0 || state.gates.some((one) => one.status === 'failed');
   const [watch, setWatch] = useState<Watch>({ is: 'still' });
   const seconds = useSeconds(watch);
+  // The finger that stopped it is still to leave the button: only the next press logs.
+  const isPressedAnew = useRef(false);
   const press = () => {
     if (watch.is === 'still') setWatch({ is: 'running', since: performance.now() });
     if (watch.is === 'running') setWatch({ is: 'stopped', seconds: (performance.now() - watch.since) / 1000 });
@@ -41,8 +43,11 @@ export const StopWatch = () => {
           size="tall"
           flex="1"
           minHeight="20"
-          onPointerDown={watch.is === 'stopped' ? undefined : press}
-          onClick={(event) => (watch.is === 'stopped' || event.detail === 0) && press()}
+          onPointerDown={() => {
+            isPressedAnew.current = watch.is === 'stopped';
+            if (watch.is !== 'stopped') press();
+          }}
+          onClick={(event) => (event.detail === 0 || (watch.is === 'stopped' && isPressedAnew.current)) && press()}
           data-primary={isStopped ? undefined : true}
         >
           {words[watch.is]}
