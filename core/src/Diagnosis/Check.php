@@ -166,18 +166,7 @@ final readonly class Check
      */
     public function stoppingOn(string ...$finds): self
     {
-        return new self(
-            $this->key,
-            $this->label,
-            $this->how,
-            $this->right,
-            $this->finds,
-            $this->minutes,
-            $this->effort,
-            $this->of,
-            $this->isOnFile,
-            array_values($finds),
-        );
+        return $this->with($this->effort, $this->of, array_values($finds));
     }
 
     /** Whether an answer stops the machine. */
@@ -206,7 +195,8 @@ final readonly class Check
 
     public const RIGHT = 'right';
 
-    private function with(Effort $effort, ?string $of): self
+    /** @param  list<string>|null  $stopsOn  null for what it stops on already */
+    private function with(Effort $effort, ?string $of, ?array $stopsOn = null): self
     {
         return new self(
             $this->key,
@@ -218,7 +208,7 @@ final readonly class Check
             $effort,
             $of,
             $this->isOnFile,
-            $this->stopsOn,
+            $stopsOn ?? $this->stopsOn,
         );
     }
 }
