@@ -10,9 +10,13 @@ namespace VividPull\Core\Procedure;
  */
 final readonly class WireDamage
 {
-    private const NO = '(?<!no )(?<!not )(?<!without )(?<!nothing )(?<!un)(?<!no broken )';
+    /** Nor is what is said of the spiral of the conduit said of the wire in it. */
+    private const NO = '(?<!no )(?<!not )(?<!without )(?<!nothing )(?<!un)(?<!no broken )(?<!without broken )(?<!conduit )(?<!spiral )(?<!conduit\'s )';
 
-    private const SAID = 'fray|strands?\b|birdcag|snapp|(?:cable|wire|bowden)[^.]*(?:broke|torn|part(?:ed|ing)|by a thread)';
+    /** A grip and a trigger that snap back do what they should. */
+    private const BACK = '(?! ?(?:back|shut|closed?|home|in|into|on|open|over|fully|several|twice|again|a few|by itself|\d|three|five|ten|times))';
+
+    private const SAID = 'fray|strands?\b|birdcag|snapped'.self::BACK.'|(?:cable|wire|bowden)[^.]*(?:broke|torn|part(?:ed|ing)|by a thread)';
 
     /** What is said of it where somebody's own words tell of it. */
     public const SAID_SO = 'Wire frayed or broken';

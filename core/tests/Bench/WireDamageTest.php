@@ -62,6 +62,18 @@ final class WireDamageTest extends TestCase
             'no strands broken' => false,
             'boot torn' => false,
             'dry and rusty' => false,
+            'Cable snapped this morning' => true,
+            'it snapped' => true,
+            'wire birdcaged at the clamp' => true,
+            'old cable broke, new one ordered' => true,
+            'Grip snapped back by itself' => false,
+            'trigger snapped shut ten times' => false,
+            'snapped several times, always closed' => false,
+            'clip snapped home' => false,
+            'without broken strands' => false,
+            'Conduit strands poking out' => false,
+            'spiral strands poke out under the handle' => false,
+            'barrel broken, wire sound' => false,
         ] as $words => $isDamage) {
             yield $words => [$words, $isDamage];
         }
