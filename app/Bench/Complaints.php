@@ -254,7 +254,7 @@ final readonly class Complaints
             : [];
         $evidence = self::evidence($complaint, $knowledge);
 
-        return self::about($complaint) + [
+        return self::about($complaint, $knowledge) + [
             'answers' => array_values(
                 $complaint->answers
                     ->sortBy('seq')
@@ -276,10 +276,9 @@ final readonly class Complaints
     }
 
     /** @return array<string, mixed> what it is about, who took it, and what it was */
-    private static function about(Complaint $complaint): array
+    private static function about(Complaint $complaint, Knowledge $knowledge): array
     {
         $control = $complaint->control;
-        $knowledge = Causes::of($control->spec()->family);
 
         return [
             'id' => $complaint->id,
@@ -347,11 +346,11 @@ final readonly class Complaints
      */
     private static function unproved(Complaint $open): ?string
     {
-        $stops = self::stops($open);
+        $knowledge = Causes::of($open->control->spec()->family);
+        $stops = self::stops($open, $knowledge);
         if ($stops === []) {
             return null;
         }
-        $knowledge = Causes::of($open->control->spec()->family);
         $since = $open->opened_at;
         foreach (self::latest($open) as $about => $one) {
             $dangers = $knowledge->dangers(
@@ -372,13 +371,13 @@ final readonly class Complaints
     }
 
     /** @return list<string> */
-    private static function stops(Complaint $open): array
+    private static function stops(Complaint $open, ?Knowledge $knowledge = null): array
     {
         $latest = self::latest($open);
 
         return self::dangers(
             $open,
-            Causes::of($open->control->spec()->family),
+            $knowledge ?? Causes::of($open->control->spec()->family),
             static fn (string $question): ?string => ($latest[$question] ?? null)?->answer,
         );
     }

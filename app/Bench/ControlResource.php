@@ -13,6 +13,7 @@ use VividPull\Core\Log\Entry\Noted;
 use VividPull\Core\Progress\ItemKind;
 use VividPull\Core\Spec\MeterUnit;
 use VividPull\Core\Wire\RunCodec;
+use VividPull\Core\Wire\StandingCodec;
 
 /** One control in a list: its spec in words, its small tape, and whether a job is open on it. */
 final readonly class ControlResource
@@ -54,18 +55,10 @@ final readonly class ControlResource
             'planned_on' => $control->planned_on?->toDateString(),
             'covers' => (object) self::covers($control),
             'wish' => $open === null ? $summary?->wishSaid() : $open->facts->chosen->wish?->say(),
-            'tag' => $open === null ? $summary?->tag : self::tag($open),
+            'tag' => $open === null ? $summary?->tag : StandingCodec::encodeTag($open->facts->tag),
             'unfit' => $open === null ? [] : self::unfit($open),
             'may_check' => $open === null && $summary?->tag === null && Opening::checkRefused($control) === null,
         ];
-    }
-
-    /** @return array{reason: string, at: string, by: string}|null */
-    private static function tag(BenchState $open): ?array
-    {
-        $tag = $open->facts->tag;
-
-        return $tag === null ? null : ['reason' => $tag->reason, 'at' => $tag->at, 'by' => $tag->by];
     }
 
     /** @return list<string> what it found wrong by which the control is not fit for use */

@@ -14,6 +14,7 @@ use VividPull\Core\Log\Entry\Closed;
 use VividPull\Core\Log\LeftBefore;
 use VividPull\Core\Wire\ClosingRecord;
 use VividPull\Core\Wire\SignedRecord;
+use VividPull\Core\Wire\StandingCodec;
 
 /**
  * What the last signature on a control says to the lists and to the next job. It can be made again from the log; this
@@ -36,15 +37,13 @@ final readonly class ControlSummary
 
     public static function of(ControlJob $job, Closed $closed, BenchState $state): self
     {
-        $tag = $state->facts->tag;
-
         return new self(
             $job->id,
             $closed->stamp->at,
             $closed->stamp->by->name,
             $closed->outcome,
             SignedRecord::of(ClosingRecord::of($state)),
-            $tag === null ? null : ['reason' => $tag->reason, 'at' => $tag->at, 'by' => $tag->by],
+            StandingCodec::encodeTag($state->facts->tag),
             HandedOn::by($state),
         );
     }

@@ -73,7 +73,7 @@ final class WireShapes
         }
         preg_match_all('/^use ([\w\\\\]+\\\\(\w+));$/m', (string) file_get_contents((string) $class->getFileName()), $used);
         $this->uses = array_combine($used[2], $used[1]);
-        $parsed = self::parser()->parse(self::tokens($doc));
+        $parsed = self::parsed($doc);
         $schemas = [];
         foreach ($parsed->getTypeAliasTagValues() as $alias) {
             if ($alias->type instanceof ArrayShapeNode && str_ends_with($alias->alias, self::SUFFIX)) {
@@ -142,15 +142,9 @@ final class WireShapes
         }
         $schema = $this->schema($others[0]);
 
-        return is_string($schema['type'] ?? null) && isset(self::scalarOf()[$schema['type']])
+        return in_array($schema['type'] ?? null, self::SCALARS, true)
             ? ['type' => [$schema['type'], 'null']] + $schema
             : ['anyOf' => [$schema, ['type' => 'null']]];
-    }
-
-    /** @return array<string, true> */
-    private static function scalarOf(): array
-    {
-        return array_fill_keys(array_values(self::SCALARS), true);
     }
 
     /** @return array<string, mixed> */
@@ -198,16 +192,12 @@ final class WireShapes
         return ['$ref' => "#/components/schemas/{$schema}"];
     }
 
-    private static function parser(): PhpDocParser
+    private static function parsed(string $doc): PhpDocNode
     {
         $config = new ParserConfig(['comments' => true]);
         $constants = new ConstExprParser($config);
 
-        return new PhpDocParser($config, new TypeParser($config, $constants), $constants);
-    }
-
-    private static function tokens(string $doc): TokenIterator
-    {
-        return new TokenIterator((new Lexer(new ParserConfig(['comments' => true])))->tokenize($doc));
+        return (new PhpDocParser($config, new TypeParser($config, $constants), $constants))
+            ->parse(new TokenIterator((new Lexer($config))->tokenize($doc)));
     }
 }

@@ -79,12 +79,11 @@ final class Answers
     public function note(Noted $note): void
     {
         $this->notes[] = $note;
-        $this->inspected = array_filter(
+        $this->inspected = WireDamage::isSaid($note->text) ? array_filter(
             $this->inspected,
-            fn (Inspected $one): bool => ! WireDamage::isSaid($note->text)
-                || $one->finding === Finding::Fault
+            fn (Inspected $one): bool => $one->finding === Finding::Fault
                 || $this->spec->inspection($one->key)?->gate !== GateKey::WireSound,
-        );
+        ) : $this->inspected;
     }
 
     public function fit(PartFitted $fitted): void

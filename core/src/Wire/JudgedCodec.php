@@ -71,13 +71,13 @@ final readonly class JudgedCodec
     private function __construct() {}
 
     /** @return JudgedShape what was found, before anything was moved */
-    public static function found(BenchState $state): array
+    public static function asFound(BenchState $state): array
     {
         return self::of($state->judgement->foundGroup, $state->judgement->found);
     }
 
     /** @return JudgedShape what stands now */
-    public static function now(BenchState $state): array
+    public static function asItStands(BenchState $state): array
     {
         return self::of($state->judgement->nowGroup, $state->judgement->now);
     }

@@ -94,8 +94,7 @@ final readonly class StandingCodec
                 'deviation_mm' => $r->deviation,
                 'freedom' => $r->freedom,
             ], array_keys($standing->pooled), array_values($standing->pooled)),
-            'tag' => $standing->tag === null ? null
-                : ['reason' => $standing->tag->reason, 'at' => $standing->tag->at, 'by' => $standing->tag->by],
+            'tag' => self::encodeTag($standing->tag),
             'usage' => $standing->history->usage,
             'usage_unit' => $standing->history->usageUnit === '' ? null : $standing->history->usageUnit,
             'pack' => array_map(
@@ -130,6 +129,12 @@ final readonly class StandingCodec
             $node->optionalString('bite', 20),
             $node->optionalString('said', 200),
         );
+    }
+
+    /** @return array{reason: string, at: string, by: string}|null */
+    public static function encodeTag(?StandingTag $tag): ?array
+    {
+        return $tag === null ? null : ['reason' => $tag->reason, 'at' => $tag->at, 'by' => $tag->by];
     }
 
     /** @return array{play_mm: float|null, bite: string|null, said: string|null} */

@@ -19,7 +19,6 @@ use VividPull\Core\Log\ClosingOutcome;
 use VividPull\Core\Log\Entry\Closed;
 use VividPull\Core\Log\Person;
 use VividPull\Core\Log\Role;
-use VividPull\Core\Log\StandingTag;
 use VividPull\Core\Procedure\GateKey;
 use VividPull\Core\Procedure\JobStage;
 use VividPull\Core\Procedure\Proof;
@@ -207,7 +206,7 @@ final readonly class StateCodec
             'asks' => $state->progress->asks()?->key,
             'condition' => $this->condition(),
             'adjusters' => AdjusterCodec::all($state),
-            'found' => JudgedCodec::found($state), 'now' => JudgedCodec::now($state),
+            'found' => JudgedCodec::asFound($state), 'now' => JudgedCodec::asItStands($state),
             'poses' => JudgedCodec::poses($state), 'working_band' => JudgedCodec::band($state->judgement->plannedBand),
             'expected' => LearnedCodec::expected($state), 'learned' => LearnedCodec::of($state),
             'next' => AdviceCodec::of($state),
@@ -218,7 +217,7 @@ final readonly class StateCodec
             'gates' => array_map(self::gate(...), $state->judgement->gates),
             'pair' => $state->second === null ? null : self::side($state->second),
             'closing' => $this->closing(), 'check' => self::check($state->progress->check),
-            'tag' => self::tag($state->facts->tag),
+            'tag' => StandingCodec::encodeTag($state->facts->tag),
             'wish' => self::wish($state->facts->chosen->wish), 'may_wish_bite' => $this->mayWishBite(),
             'by_choice' => $state->facts->chosen->byChoice?->reason,
             'closed' => self::closed($state->facts->closed),
@@ -340,12 +339,6 @@ final readonly class StateCodec
         return $check === null ? null : ['on' => $check->isOn(), 'over' => $check->over, 'says' => $check->says];
     }
 
-    /** @return TagShape|null */
-    private static function tag(?StandingTag $tag): ?array
-    {
-        return $tag === null ? null : ['reason' => $tag->reason, 'at' => $tag->at, 'by' => $tag->by];
-    }
-
     /** @return ClosedShape|null */
     private static function closed(?Closed $closed): ?array
     {
@@ -362,8 +355,8 @@ final readonly class StateCodec
     {
         return [
             'spec' => JobSpecCodec::of($state),
-            'found' => JudgedCodec::found($state),
-            'now' => JudgedCodec::now($state),
+            'found' => JudgedCodec::asFound($state),
+            'now' => JudgedCodec::asItStands($state),
             'poses' => JudgedCodec::poses($state),
             'working_band' => JudgedCodec::band($state->judgement->plannedBand),
             'expected' => LearnedCodec::expected($state),

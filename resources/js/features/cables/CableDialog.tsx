@@ -18,6 +18,7 @@ import { checkedBy } from '../../lib/checkedBy';
 import { isNoSize, quantity } from '../../lib/figures';
 import { nowWithOffset } from '../../lib/time';
 import { uuid } from '../../lib/uuid';
+import { wordOrNone } from '../../lib/wordOrNone';
 import { inTheForm } from '../specs/words';
 import { SideBySide } from './MatchSays';
 
@@ -50,19 +51,17 @@ const draftOf = (one: KnownCable | null, name: string): Draft => ({
   on: one === null ? nowWithOffset().slice(0, 10) : (one.measured_on ?? ''),
 });
 
-const word = (text: string) => (text.trim() === '' ? null : text.trim());
-
 const written = (draft: Draft, control: number | null): NewCable => ({
   name: draft.name.trim(),
   wire_mm: quantity(draft.wire) ?? '',
   conduit_mm: quantity(draft.conduit) ?? null,
-  hand_end: (word(draft.hand) as CableEnd | null) ?? null,
-  working_end: (word(draft.working) as CableEnd | null) ?? null,
+  hand_end: (wordOrNone(draft.hand) as CableEnd | null) ?? null,
+  working_end: (wordOrNone(draft.working) as CableEnd | null) ?? null,
   adjusters: draft.carries === '' ? null : draft.carries === 'none' ? [] : (draft.carries.split(' ') as AdjusterKind[]),
-  number: word(draft.number),
-  price: word(draft.price),
-  note: word(draft.note),
-  measured_by: word(draft.by),
+  number: wordOrNone(draft.number),
+  price: wordOrNone(draft.price),
+  note: wordOrNone(draft.note),
+  measured_by: wordOrNone(draft.by),
   measured_on: draft.on === '' ? null : draft.on,
   control,
 });

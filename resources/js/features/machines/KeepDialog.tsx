@@ -12,13 +12,14 @@ import { Entry } from '../../components/Entry';
 import { FormEntry } from '../../components/FormEntry';
 import { Modal } from '../../components/Modal';
 import { checkedBy } from '../../lib/checkedBy';
+import { wordOrNone } from '../../lib/wordOrNone';
 import { useLacking } from './useLacking';
 
 type Draft = { tag: string; plate: string; kind: string; place: string };
 
 const written = (draft: Draft) => ({
   tag: draft.tag.trim(),
-  plate: draft.plate.trim() === '' ? null : draft.plate.trim(),
+  plate: wordOrNone(draft.plate),
   kind: draft.kind.trim(),
   place: draft.place.trim(),
 });

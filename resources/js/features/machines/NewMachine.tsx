@@ -13,6 +13,7 @@ import { FormEntry, FormPick } from '../../components/FormEntry';
 import { Modal } from '../../components/Modal';
 import { Refusal } from '../../components/Refusal';
 import { checkedBy } from '../../lib/checkedBy';
+import { wordOrNone } from '../../lib/wordOrNone';
 
 type Draft = {
   tag: string;
@@ -32,7 +33,7 @@ const whole = (text: string): number => (text.trim() === '' ? Number.NaN : Numbe
 
 const written = (draft: Draft): Added => ({
   tag: draft.tag.trim(),
-  plate: draft.plate.trim() === '' ? null : draft.plate.trim(),
+  plate: wordOrNone(draft.plate),
   name: draft.name.trim(),
   kind: draft.kind.trim(),
   year: whole(draft.year),
