@@ -95,6 +95,22 @@ final class ScreensTest extends BrowserTestCase
             ->accessible('an empty yard');
     }
 
+    /** A style that is added anew may make the browser take up its letters again, and lay out the whole page twice. */
+    public function test_the_letters_are_taken_up_once_and_no_more(): void
+    {
+        (new ChromeDevToolsDriver($this->browser))->execute(
+            'Page.addScriptToEvaluateOnNewDocument',
+            ['source' => 'window.taken = []; document.fonts.addEventListener("loadingdone", (e) => taken.push(...e.fontfaces.map((face) => face.family)))'],
+        );
+        $this->isSpoilt = true;
+        foreach (['/machines/RT-14', '/due'] as $path) {
+            $this->as('ines')->visit($path)->settledFonts()->armed();
+            $taken = (array) $this->browser->executeScript('return window.taken');
+            self::assertNotSame([], $taken, $path);
+            self::assertSame(array_values(array_unique($taken)), $taken, $path);
+        }
+    }
+
     public function test_a_viewer_reads_along_and_nothing_more(): void
     {
         $this

@@ -5,6 +5,8 @@ import { button, chip, dialog, field, sheet } from './recipes';
 import { semanticTokens, tokens } from './tokens';
 
 const config = defineConfig({
+  // With layers, every style that is added makes the browser take up its fonts again, and lay the whole page out once more.
+  disableLayers: true,
   globalCss: {
     '*, *::before, *::after': {
       boxSizing: 'border-box',

@@ -26,9 +26,10 @@ export const Tools = () => {
       paddingInline="4"
       paddingBlock="1"
       display="grid"
+      // Twice the class: these are stronger than what each button is by itself.
       css={{
-        '& > *': { textAlign: 'start', justifyContent: 'flex-start', borderWidth: '0', borderRadius: '0' },
-        '& > * + *': { borderTopWidth: 'thin', borderColor: 'line' },
+        '&& > *': { textAlign: 'start', justifyContent: 'flex-start', borderWidth: '0', borderRadius: '0' },
+        '&& > * + *': { borderTopWidth: 'thin', borderColor: 'line' },
       }}
       aria-label="At any time"
       data-tools
