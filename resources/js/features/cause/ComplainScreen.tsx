@@ -15,7 +15,7 @@ import { Failure, Loading } from '../../components/States';
 import { useSignedIn } from '../../lib/signedIn';
 import { uuid } from '../../lib/uuid';
 import { keepAnswer } from '../../offline/register';
-import { SymptomPicture } from './SymptomPicture';
+import { arePictured, SymptomPicture } from './SymptomPicture';
 
 const answers = [
   { key: 'yes', label: 'Yes' },
@@ -165,7 +165,10 @@ const OwnWords = ({ start, words, onWords }: ChooseProps) => (
 );
 
 function understanding(start: Symptoms, words: string): string {
-  if (words.trim() === '') return 'Such as: slips going uphill, hard to shift.';
+  if (words.trim() === '') {
+    const [one, other] = start.symptoms.map((symptom) => symptom.words.toLowerCase());
+    return one === undefined ? '' : `Such as: ${one}${other === undefined ? '' : `; ${other}`}.`;
+  }
   if (start.understood.length === 0) return 'Not understood as one of these. Choose it on the list.';
   const meant = start.symptoms.filter((one) => start.understood.includes(one.key));
   return `Understood as: ${meant.map((one) => one.words.toLowerCase()).join('; ')}.`;
@@ -181,8 +184,12 @@ function stopping(start: Symptoms, said: Said): string[] {
 type ListProps = { start: Symptoms; said: Said; onSay: (key: string, answer: Said[string]) => void };
 
 /** What nobody answers was not tried. */
-const SymptomList = ({ start, said, onSay }: ListProps) =>
-  start.symptoms.map((one) => (
+const SymptomList = ({ start, said, onSay }: ListProps) => {
+  const pictured = arePictured(
+    start.symptoms.map((one) => one.key),
+    start.hand,
+  );
+  return start.symptoms.map((one) => (
     <Flex
       key={one.key}
       alignItems="center"
@@ -195,9 +202,11 @@ const SymptomList = ({ start, said, onSay }: ListProps) =>
       _first={{ borderTopWidth: '0' }}
       data-symptom={one.key}
     >
-      <Box width="18" flexShrink="0" _empty={{ display: { base: 'none', md: 'block' } }}>
-        <SymptomPicture symptom={one.key} hand={start.hand} />
-      </Box>
+      {pictured && (
+        <Box width="18" flexShrink="0" _empty={{ display: { base: 'none', md: 'block' } }}>
+          <SymptomPicture symptom={one.key} hand={start.hand} />
+        </Box>
+      )}
       <Box flex="1 1 {sizes.36}" fontWeight={said[one.key] === 'yes' ? 'bold' : 'medium'}>
         {one.words}
       </Box>
@@ -210,3 +219,4 @@ const SymptomList = ({ start, said, onSay }: ListProps) =>
       />
     </Flex>
   ));
+};

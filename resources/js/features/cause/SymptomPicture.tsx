@@ -72,6 +72,94 @@ const Barrel = ({ out }: { out: number }) => (
   </>
 );
 
+const at = (x: number, y: number, long: number, angle: number) =>
+  `${x + long * Math.cos((angle * Math.PI) / 180)} ${y + long * Math.sin((angle * Math.PI) / 180)}`;
+
+/** A throttle's plate in its bore, so many degrees open; faintly, where it should be; and the way between. */
+const Plate = ({ open, should }: { open: number; should: number }) => (
+  <g strokeLinecap="round">
+    <path d="M18 4V42M54 4V42" stroke={paint['steel.mid']} strokeWidth="3" />
+    <path
+      d={`M${at(36, 23, 15, -should)}L${at(36, 23, 15, 180 - should)}`}
+      stroke={paint['steel.mid']}
+      strokeWidth="3"
+      strokeDasharray="1 5"
+    />
+    <path d={`M${at(36, 23, 15, -open)}L${at(36, 23, 15, 180 - open)}`} stroke={paint.ink} strokeWidth="4" />
+    <path
+      d={`M${at(36, 23, 15, -open)}A15 15 0 0 ${open > should ? 1 : 0} ${at(36, 23, 15, -should)}`}
+      stroke={paint.action}
+      strokeWidth="3.5"
+      fill="none"
+    />
+    <circle cx="36" cy="23" r="3" fill={paint['steel.dark']} />
+  </g>
+);
+
+const HUB = { x: 32, y: 25 };
+
+/** A grip seen from its end, turned so far; faintly, where else its mark may stand. */
+const Grip = ({ turned, faint = [] }: { turned: number; faint?: readonly number[] }) => (
+  <g strokeLinecap="round">
+    <circle cx={HUB.x} cy={HUB.y} r="14" fill={paint['steel.dark']} />
+    <circle cx={HUB.x} cy={HUB.y} r="6" fill={paint['steel.mid']} />
+    {faint.map((angle) => (
+      <path
+        key={angle}
+        d={`M${at(HUB.x, HUB.y, 9, angle)}L${at(HUB.x, HUB.y, 16, angle)}`}
+        stroke={paint['steel.mid']}
+        strokeWidth="4"
+      />
+    ))}
+    <path
+      d={`M${at(HUB.x, HUB.y, 9, turned)}L${at(HUB.x, HUB.y, 17, turned)}`}
+      stroke={paint['yellow.tag']}
+      strokeWidth="5"
+    />
+  </g>
+);
+
+/** Part of a grip's turn, outside it. */
+const Turn = ({ from, to }: { from: number; to: number }) => (
+  <path
+    d={`M${at(HUB.x, HUB.y, 20, from)}A20 20 0 0 1 ${at(HUB.x, HUB.y, 20, to)}`}
+    stroke={paint.action}
+    strokeWidth="4"
+    fill="none"
+    strokeLinecap="round"
+  />
+);
+
+const CLOSED = -90;
+
+const ofGrip: Readonly<Record<string, ReactNode>> = {
+  dead_travel: (
+    <>
+      <Grip turned={CLOSED + 30} faint={[CLOSED]} />
+      <Turn from={CLOSED} to={CLOSED + 30} />
+    </>
+  ),
+  heavy: (
+    <>
+      <Grip turned={CLOSED + 20} />
+      <path d="M50 40h18l-3 -9h-12z" fill={paint.action} />
+      <path d="M59 31v-4" stroke={paint.action} strokeWidth="2.5" />
+    </>
+  ),
+  no_spring_back: (
+    <>
+      <Grip turned={CLOSED + 80} faint={[CLOSED]} />
+      <Arrow d="M40 3l8 8M48 3l-8 8" head="" />
+    </>
+  ),
+  play_changes: (
+    <>
+      <Grip turned={CLOSED + 15} faint={[CLOSED + 45]} />
+      <Arrow d="M33 4A20 20 0 0 1 50 16" head="M37 1l-5 3l5 4M51 11l0 6l-6 -1" />
+    </>
+  ),
+};
+
 const pictures: Readonly<Record<string, ReactNode>> = {
   bites_early: (
     <>
@@ -169,14 +257,68 @@ const pictures: Readonly<Record<string, ReactNode>> = {
       <Arrow d="M52 20V4" head="M48 8l4 -4l4 4" />
     </>
   ),
+  stays_open: <Plate open={28} should={0} />,
+  not_wide_open: <Plate open={58} should={90} />,
+  jerky: (
+    <>
+      <path d="M8 4V42H66" stroke={paint['steel.mid']} strokeWidth="2.5" fill="none" strokeLinecap="round" />
+      <path
+        d="M10 40H24V24H30V30H36V12H64"
+        stroke={paint.action}
+        strokeWidth="3.5"
+        fill="none"
+        strokeLinejoin="round"
+        strokeLinecap="round"
+      />
+    </>
+  ),
+  low_top_speed: (
+    <>
+      <path
+        d="M12 40A24 24 0 1 1 60 40"
+        stroke={paint['steel.mid']}
+        strokeWidth="3"
+        fill="none"
+        strokeLinecap="round"
+      />
+      <path d="M36 40L30 20" stroke={paint.ink} strokeWidth="4" strokeLinecap="round" />
+      <Arrow d="M38 12A28 28 0 0 1 58 28" head="" />
+      <circle cx="36" cy="40" r="3.5" fill={paint['steel.dark']} />
+    </>
+  ),
+  again_and_again: (
+    <>
+      <Barrel out={8} />
+      <Arrow d="M24 8C30 2 40 2 46 8" head="M41 8h5v-5" />
+      <Arrow d="M46 38C40 44 30 44 24 38" head="M29 38h-5v5" />
+    </>
+  ),
 };
 
 /** Those that show no lever. */
-const anyHand = ['wobbles', 'end_of_thread', 'idle_rises'];
+const anyHand = [
+  'wobbles',
+  'end_of_thread',
+  'idle_rises',
+  'stays_open',
+  'not_wide_open',
+  'jerky',
+  'low_top_speed',
+  'again_and_again',
+];
+
+function pictureOf(symptom: string, hand: string): ReactNode {
+  if (hand === 'grip' && ofGrip[symptom] !== undefined) return ofGrip[symptom];
+  return hand === 'lever' || anyHand.includes(symptom) ? pictures[symptom] : undefined;
+}
+
+/** Whether there is a picture for half of them at least: fewer would only be gaps. */
+export const arePictured = (symptoms: readonly string[], hand: string): boolean =>
+  2 * symptoms.filter((one) => pictureOf(one, hand) !== undefined).length >= symptoms.length;
 
 /** What a symptom looks like at the hand, where words alone are easily taken for another. */
 export const SymptomPicture = ({ symptom, hand }: { symptom: string; hand: string }) => {
-  const picture = hand === 'lever' || anyHand.includes(symptom) ? pictures[symptom] : undefined;
+  const picture = pictureOf(symptom, hand);
   return picture === undefined ? null : (
     <svg width="72" height="46" viewBox="0 0 72 46" aria-hidden="true" data-picture={symptom}>
       {picture}

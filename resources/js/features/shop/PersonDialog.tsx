@@ -10,10 +10,12 @@ import { Button } from '../../components/Buttons';
 import { NotSaved, useSeen } from '../../components/ChangedSince';
 import { FormEntry, FormPick } from '../../components/FormEntry';
 import { Modal } from '../../components/Modal';
+import { words } from '../../components/Select';
+import { capital } from '../../lib/capital';
 import { checkedBy } from '../../lib/checkedBy';
 import { may } from './may';
 
-const roleOptions = roles.map((key) => ({ key, label: `${key}: ${may[key]}` }));
+const roleOptions = words(roles);
 
 type Draft = { login: string; name: string; role: Role };
 
@@ -90,7 +92,12 @@ export default function PersonDialog({ person, onClose }: { person: Person | nul
           {person === null && (
             <FormEntry control={control} field="login" label="Signs in as" most={40} name="person-login" />
           )}
-          <FormPick control={control} field="role" label="Role" options={roleOptions} name="person-role" />
+          <Box>
+            <FormPick control={control} field="role" label="Role" options={roleOptions} name="person-role" />
+            <Box textStyle="small" marginTop="1">
+              {capital(may[row.role])}.
+            </Box>
+          </Box>
           {person !== null && (
             <Kept
               left={person.left_at !== null}
