@@ -18,7 +18,12 @@ final readonly class OwnWords
     /** How people say that something comes back, and not at once. */
     private const SLOW_BACK = 'slow(?:ly)? to (?:return|come back|come up|close|shut|drop)|(?:comes?|goes|springs?) (?:back|up|shut|down)(?: too| very)? slow|(?:returns?|closes?|shuts?|snaps?|drops?)(?: back| shut| down)?(?: too| very)? slow|sluggish|lazy';
 
-    private const STUCK = '(?<!adjuster )(?<!nut )(?<!barrel )(?<!bolt )(?<!adjuster is )(?<!nut is )(?<!barrel is )st[iu]ck|jam|snag|catch(?:es|ing)';
+    private const STUCK = '(?<!adjuster )(?<!nut )(?<!barrel )(?<!bolt )(?<!adjuster is )(?<!nut is )(?<!barrel is )st[iu]ck|jam|snag|catch(?:es|ing)|binds|binding|seiz';
+
+    /** A spring that brings a control back, and does not; what is since spring is no matter of one. */
+    private const SPRING = '(?<!since )(?<!last )(?<!this )(?<!every )(?<!in )(?<!conduit )springs?\b[^.]*(?:broke|snapp|off\b|unhook|weak|tired|missing|gone|lost)|(?:broken|weak|tired|missing|no) (?:return )?spring\b';
+
+    private const LINING = '(?:lining|shoe|pad)s?\b[^.]*(?:worn|thin|gone|oily|greas|glaz)|(?:worn|oily|glazed) (?:lining|shoe|pad)';
 
     private const GOES_ON = 'keeps? (?:rev|going|driv|runn|pull|mov|turn|spin|roll|on\b)|runs? (?:on|away)|(?:took|takes) off by itself';
 
@@ -34,7 +39,8 @@ final readonly class OwnWords
 
         return array_values(array_filter(
             $symptoms,
-            static fn (Symptom $one): bool => preg_match('/\b(?:'.self::like($one).')/u', $plain) === 1,
+            static fn (Symptom $one): bool => str_contains($plain, mb_strtolower($one->words()))
+                || preg_match('/\b(?:'.self::like($one).')/u', $plain) === 1,
         ));
     }
 
@@ -79,7 +85,7 @@ final readonly class OwnWords
             Symptom::Slips => 'slip|scream|revs? (?:go(?:es)? )?(?:up|rise)|spins? up|smells? (?:of )?burn|burning|(?:engine|revs)[^.]*(?:but|no)[^.]*(?:faster|drive|pull)',
             Symptom::CreepsIn => 'creep|lurch|(?<!lever )(?<!cable )drags?|jumps? (?:forward|[^.]*(?:in|into) gear)|stalls?[^.]*(?:in gear|lights)|(?:wants to|still) (?:move|drive|go|pull)|(?:moves?|drives?|pulls?|drags?|rolls?|stop)[^.]*(?:lever|clutch|handle) (?:is )?(?:in|pulled)'
                 .'|(?:lever|clutch|handle) (?:is )?(?:in|pulled)[^.]*(?:moves?|drives?|pulls?|jump)|'.self::NOT
-                    .' (?:let go|release|disengage|free|stand|stop)',
+                    .' (?:let go|release|disengage|free|stand|stop)|fluid[^.]*(?:leak|drip|wet|lost|gone|low)|(?:leak|drip|lost)[^.]*fluid|lever[^.]*sinks',
             Symptom::HardToShift => 'grind|crunch|grat|(?:hard|stiff|difficult|heavy)[^.]*(?:shift|change|move between|select|into)|neutral|'
                 .self::NOT.' go in(?:to)?|gears? (?:stick|jam)',
             Symptom::BitesEarly => "{$takes}[^.]*(?:early|as soon as|right away|at the bar|immediately|straight away|leaves the bar)",
@@ -95,14 +101,14 @@ final readonly class OwnWords
         return match ($symptom) {
             Symptom::Jerky => 'jerk|snatch|all at once|jump|lurch|buck|surge|grabs',
             Symptom::DeadTravel => 'dead|nothing happens|(?:lots?|too much|a lot) of (?:free )?(?:play|slack|travel)|too (?:slack|loose)|half ?way before|before (?:it|anything|something) (?:moves|happens|does)|(?:has|have) to (?:pull|push|turn)[^.]*before',
-            Symptom::LowTopSpeed => '(?<!back )(?<!up )(?<!shut )slow(?! to |ly to | down)|top speed|tops? out|no speed|'.self::NOT
+            Symptom::LowTopSpeed => '(?<!back )(?<!up )(?<!shut )(?<!shuts )slow(?! to |ly to | down)|top speed|tops? out|no speed|'.self::NOT
                 .' go fast|gutless|speed is (?:down|low)|used to (?:go|be) fast',
             Symptom::NotWideOpen => 'full throttle|'.self::NOT
                 .' (?:open|(?:wide|fully|all the way) open)|half throttle|'.self::NOT.' rev|bogs?|'.self::NOT
                 .' reach full|full (?:power|gas)',
             Symptom::StaysOpen => self::STUCK.'|'.self::GOES_ON.'|'.self::SLOW_BACK.'|hangs?|stays? (?:open|on|where|at|full)|(?:throttle|grip|trigger|pedal|gas|accelerator)[^.]*(?:stay|hang|half ?way)|'
                 .self::NOT.' (?:snap|close|shut|slow down|stop|(?:go|come) back|return)|engine rac(?:es|ing)(?![^.]*(?:turn|steer|bars?))|revs? by itself|idles? (?:is |too )*(?:high|fast)',
-            default => 'idle[^.]*(?:rise|climb|up|chang|goes)|(?:rev|race)s?[^.]*(?:turn|steer|bars?|handlebar)|(?:steer|turn)[^.]*(?:rev|idle|race)',
+            default => 'idle[^.]*(?:rise|climb|up|chang|goes)|tight[^.]*(?:turn|steer|bars?|lock)|(?:turn|steer|bars?)[^.]*tight|(?:rev|race)s?[^.]*(?:turn|steer|bars?|handlebar)|(?:steer|turn)[^.]*(?:rev|idle|race)',
         };
     }
 
@@ -111,14 +117,14 @@ final readonly class OwnWords
         $goes = '(?:moves?|turns?|goes|drives?|rolls?|spins?)';
 
         return match ($symptom) {
-            Symptom::CreepsOut => "creep|{$goes} (?:off |on )?(?:by itself|on its own|at idle|when)|by itself|let go[^.]*{$goes}|goes on (?:turning|moving|going)|{$goes}[^.]*in n(?:eutral)?\b|handle is up|"
-                .self::GOES_ON.'|'.self::NOT.' (?:stop|let go)|wants to (?:drive|move|go)|at idle|rolls? on',
-            Symptom::Weak => 'weak|slow|no drive|hardly|no pull|struggl|stops? in|'.self::NOT
+            Symptom::CreepsOut => "creep|{$goes} (?:off |on )?(?:by itself|on its own|at idle|when)|(?<!back )by itself|let go[^.]*{$goes}|{$goes}[^.]*(?:with[^.]*|after|once) let go|goes on (?:turning|moving|going)|{$goes}[^.]*in n(?:eutral)?\b|handle is up|"
+                .self::GOES_ON.'|'.self::NOT.' (?:stop|let go)|wants to (?:drive|move|go)|at idle|rolls? on|(?<!cable )(?<!wire )(?<!trigger )(?<!lever )(?<!handle )drags?\b',
+            Symptom::Weak => 'weak|slow(?! to |ly to )|no drive|hardly|no pull|struggl|stops? in|'.self::NOT
                 .' (?:pull|drive|propel|move|climb|throw)',
             Symptom::HardToPullBack => 'backward|pull (?:it )?back|'.self::NOT.' roll back|wheels lock',
             Symptom::WrongDirection => 'wrong (?:way|direction)|(?:forward|back)[^.]*in (?:reverse|forward)|(?:reverse|r ?1|back)[^.]*forward|(?:forward|f ?1)[^.]*back',
             Symptom::DoesNotHold => self::NOT
-                .' (?:hold|stop|brake|lock)|no brakes?|brakes?[^.]*(?:weak|bad|soft|poor|nothing)|weak brake|rolls? (?:away|in park)|(?:to|on) the bar|slips?|fades?|useless|(?:pulls?|goes|comes) all the way(?! out)|(?:jumps?|pops?|slips?|comes?|falls?) (?:out|open|loose|undone|off)|(?:opens?|tips?)[^.]*by itself|only one (?:rear )?wheel',
+                .' (?:hold|stop|brake|lock)|no brakes?|brakes?[^.]*(?:weak|bad|soft|poor|nothing)|weak brake|rolls? (?:away|in park)|(?:to|on) the bar|slips?|fades?|useless|(?:pulls?|goes|comes) all the way(?! out)|(?:jumps?|pops?|slips?|comes?|falls?) (?:out|open|loose|undone|off)|(?:opens?|tips?)[^.]*by itself|only one (?:rear )?wheel|'.self::LINING,
             Symptom::Drags => 'drag|rub|gets? (?:very )?hot|hot (?:drum|wheel|brake)|binds?',
             Symptom::BangsOnUnlocking => 'bang|clunk|loud knock',
             default => 'dash|lamp|light[^.]*(?:wrong|on)|display',
@@ -133,11 +139,11 @@ final readonly class OwnWords
             Symptom::RopeHard => 'rope|cord',
             Symptom::RunsOn => self::GOES_ON.'|(?:goes|turns?|spins?) on|blade[^.]*(?:spin|run|stop|go)|'
                 .self::NOT.' (?:stop|switch|turn it|shut)|stops? (?:too )?late|after letting go|(?:long|ages) to stop|'
-                    .self::SLOW_BACK,
+                    .self::LINING.'|'.self::SLOW_BACK,
             Symptom::PlayChanges => '(?:play|slack|clutch|it|adjustment|setting)[^.]*(?:chang|differ|vari)|(?:chang|differ|vari)[^.]*(?:play|slack)|day to day|hot and cold|sometimes (?:tight|loose)|one day',
             Symptom::NoSpringBack => self::NOT
                 .' (?:spring|come|snap|go|return) ?(?:back)?|(?:falls?|flops?) (?:forward|down)|stays?\b(?! (?:open|on|at|full))|hangs? down|'
-                    .self::STUCK,
+                    .self::SPRING.'|'.self::STUCK,
             Symptom::EndOfThread => 'end of (?:the |its )?thread|no thread|used up|all the way out|run(?:s)? out|nothing left to',
             Symptom::Wobbles => 'wobbl|wiggl|loose (?:barrel|adjuster)|rattl',
             default => 'again|every (?:week|weekend|day|month|few)|keeps? (?:needing|coming|going out)|over and over|always (?:adjust|setting)|constantly',

@@ -226,8 +226,10 @@ final class OwnWordsTest extends TestCase
                 'engine races when I let go of the grip', 'it keeps revving', 'does not go back to idle',
                 'idle too high', 'it took off by itself', 'runs away', 'cable is catching', 'revs drop slowly',
                 'cable is frayed at the grip', 'wire nearly broken',
+                'the return spring is broken', 'return spring came off', 'grip binds on the bar end',
+                'goes tight when the bars are turned',
             ],
-            ['two hands to turn it', 'adjuster is stuck', 'nothing happens at first', 'no full throttle', 'grip is torn'],
+            ['two hands to turn it', 'adjuster is stuck', 'nothing happens at first', 'no full throttle', 'grip is torn', 'heavy since last spring, gone in summer'],
         ];
         yield 'a pedal' => [
             FamilyKey::PedalThrottle,
@@ -240,7 +242,7 @@ final class OwnWordsTest extends TestCase
         yield 'a trigger' => [
             FamilyKey::TriggerThrottle,
             ['saw runs on', 'stays at full speed', 'head spins at idle', 'trigger does not come back'],
-            ['bogs, only half throttle', 'hard to pull'],
+            ['bogs, only half throttle', 'hard to pull', 'trigger drags a little'],
         ];
         yield 'a clutch lever' => [
             FamilyKey::ClutchLever,
@@ -249,7 +251,10 @@ final class OwnWordsTest extends TestCase
         ];
         yield 'a sliding drive' => [
             FamilyKey::SlidingDrive,
-            ['keeps driving after I let go', 'mower runs away from me', 'handle stays where it is'],
+            [
+                'keeps driving after I let go', 'mower runs away from me', 'handle stays where it is', 'no spring on the handle',
+                'spring has come off the handle', 'belt drags with the handle open',
+            ],
             ['no drive uphill', 'wheels lock going backward'],
         ];
         yield 'a drive that is held in' => [
@@ -264,7 +269,7 @@ final class OwnWordsTest extends TestCase
         ];
         yield 'a bail' => [
             FamilyKey::Bail,
-            ['blade keeps spinning after letting go', 'cannot turn it off', 'does not switch off when I let go'],
+            ['blade keeps spinning after letting go', 'cannot turn it off', 'does not switch off when I let go', 'brake lining is worn out', 'the spring is unhooked'],
             ['starter rope is hard', 'starts only now and then'],
         ];
         yield 'a selector' => [
@@ -279,8 +284,13 @@ final class OwnWordsTest extends TestCase
         ];
         yield 'a brake' => [
             FamilyKey::BrakePull,
-            ['brake slips', 'parking brake useless', 'brake fades', 'pulls all the way', 'rolls away when parked'],
+            ['brake slips', 'parking brake useless', 'brake fades', 'pulls all the way', 'rolls away when parked', 'shoes are oily', 'pads are worn down'],
             ['adjuster all the way out', 'hard to pull'],
+        ];
+        yield 'a hydraulic clutch' => [
+            FamilyKey::HydraulicClutch,
+            ['loses fluid, it drips on the floor', 'fluid leaks at the lever', 'lever slowly sinks when held'],
+            ['spongy lever', 'hard to pull'],
         ];
         yield 'modes' => [
             FamilyKey::ModeCables,
@@ -310,6 +320,35 @@ final class OwnWordsTest extends TestCase
         }
         foreach ($harmless as $words) {
             self::assertSame([], OwnWords::stopping($words, $knowledge), $words);
+        }
+    }
+
+    /** Whoever writes what stands on the list is understood, and no danger is read into a control that is heavy. */
+    public function test_each_symptom_is_understood_in_its_own_words(): void
+    {
+        foreach (FamilyKey::cases() as $family) {
+            $knowledge = Causes::of($family);
+            foreach ($knowledge->symptoms as $symptom) {
+                $understood = OwnWords::understood($symptom->words(), $knowledge->symptoms);
+                self::assertContains($symptom, $understood, "{$family->value}: {$symptom->words()}");
+                self::assertLessThanOrEqual(3, count($understood), "{$family->value}: {$symptom->words()}");
+            }
+            foreach ($knowledge->stopping() as $symptom) {
+                self::assertContains($symptom->words(), OwnWords::stopping($symptom->words(), $knowledge));
+            }
+        }
+    }
+
+    /** What one control does not do is no danger of another: slow to return is no weak drive. */
+    public function test_no_more_is_read_into_the_words_of_the_list(): void
+    {
+        foreach ([
+            [FamilyKey::SlidingDrive, Symptom::NoSpringBack, Symptom::CreepsOut],
+            [FamilyKey::EngageByPull, Symptom::Heavy, Symptom::Weak],
+            [FamilyKey::PedalThrottle, Symptom::StaysOpen, Symptom::LowTopSpeed],
+        ] as [$family, $said, $other]) {
+            $understood = OwnWords::understood($said->words(), Causes::of($family)->symptoms);
+            self::assertNotContains($other, $understood, "{$family->value}: {$said->words()}");
         }
     }
 
