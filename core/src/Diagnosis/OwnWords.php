@@ -18,10 +18,10 @@ final readonly class OwnWords
     /** How people say that something comes back, and not at once. */
     private const SLOW_BACK = 'slow(?:ly)? to (?:return|come back|come up|close|shut|drop)|(?:comes?|goes|springs?) (?:back|up|shut|down)(?: too| very)? slow|(?:returns?|closes?|shuts?|snaps?|drops?)(?: back| shut| down)?(?: too| very)? slow|sluggish|lazy';
 
-    private const STUCK = '(?<!adjuster )(?<!nut )(?<!barrel )(?<!bolt )(?<!adjuster is )(?<!nut is )(?<!barrel is )st[iu]ck|jam|snag|catch(?:es|ing)|binds|binding|seiz';
+    private const STUCK = '(?<!adjuster )(?<!nut )(?<!barrel )(?<!bolt )(?<!adjuster is )(?<!nut is )(?<!barrel is )(?:st[iu]ck|seiz)|jam|snag|catch(?:es|ing)|binds|binding';
 
     /** A spring that brings a control back, and does not; what is since spring is no matter of one. */
-    private const SPRING = '(?<!since )(?<!last )(?<!this )(?<!every )(?<!in )(?<!conduit )springs?\b[^.]*(?:broke|snapp|off\b|unhook|weak|tired|missing|gone|lost)|(?:broken|weak|tired|missing|no) (?:return )?spring\b';
+    private const SPRING = '(?<!since )(?<!last )(?<!this )(?<!every )(?<!in )(?<!since the )(?<!in the )(?<!conduit )springs?\b[^.]*(?:broke|snapp|off\b|unhook|weak|tired|missing|gone|lost)|(?:broken|weak|tired|missing|no) (?:return )?spring\b';
 
     private const LINING = '(?:lining|shoe|pad)s?\b[^.]*(?:worn|thin|gone|oily|greas|glaz)|(?:worn|oily|glazed) (?:lining|shoe|pad)';
 
@@ -108,7 +108,7 @@ final readonly class OwnWords
                 .' reach full|full (?:power|gas)',
             Symptom::StaysOpen => self::STUCK.'|'.self::GOES_ON.'|'.self::SLOW_BACK.'|hangs?|stays? (?:open|on|where|at|full)|(?:throttle|grip|trigger|pedal|gas|accelerator)[^.]*(?:stay|hang|half ?way)|'
                 .self::NOT.' (?:snap|close|shut|slow down|stop|(?:go|come) back|return)|engine rac(?:es|ing)(?![^.]*(?:turn|steer|bars?))|revs? by itself|idles? (?:is |too )*(?:high|fast)',
-            default => 'idle[^.]*(?:rise|climb|up|chang|goes)|tight[^.]*(?:turn|steer|bars?|lock)|(?:turn|steer|bars?)[^.]*tight|(?:rev|race)s?[^.]*(?:turn|steer|bars?|handlebar)|(?:steer|turn)[^.]*(?:rev|idle|race)',
+            default => 'idle[^.]*(?:rise|climb|up|chang|goes)|tight[^.]*(?:steer|bars?\b|full lock|turn(?:ed|ing)? (?:left|right|the wheel))|(?:steer|turn(?:ed|ing)? (?:left|right))[^.]*tight|(?:rev|race)s?[^.]*(?:turn|steer|bars?|handlebar)|(?:steer|turn)[^.]*(?:rev|idle|race)',
         };
     }
 
@@ -118,7 +118,7 @@ final readonly class OwnWords
 
         return match ($symptom) {
             Symptom::CreepsOut => "creep|{$goes} (?:off |on )?(?:by itself|on its own|at idle|when)|(?<!back )by itself|let go[^.]*{$goes}|{$goes}[^.]*(?:with[^.]*|after|once) let go|goes on (?:turning|moving|going)|{$goes}[^.]*in n(?:eutral)?\b|handle is up|"
-                .self::GOES_ON.'|'.self::NOT.' (?:stop|let go)|wants to (?:drive|move|go)|at idle|rolls? on|(?<!cable )(?<!wire )(?<!trigger )(?<!lever )(?<!handle )drags?\b',
+                .self::GOES_ON.'|'.self::NOT.' (?:stop|let go)|wants to (?:drive|move|go)|at idle|rolls? on|(?<!cable )(?<!wire )(?<!trigger )(?<!lever )(?<!handle )(?<!brake )(?<!brakes )drags?\b',
             Symptom::Weak => 'weak|slow(?! to |ly to )|no drive|hardly|no pull|struggl|stops? in|'.self::NOT
                 .' (?:pull|drive|propel|move|climb|throw)',
             Symptom::HardToPullBack => 'backward|pull (?:it )?back|'.self::NOT.' roll back|wheels lock',

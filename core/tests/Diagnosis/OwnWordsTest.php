@@ -229,7 +229,8 @@ final class OwnWordsTest extends TestCase
                 'the return spring is broken', 'return spring came off', 'grip binds on the bar end',
                 'goes tight when the bars are turned',
             ],
-            ['two hands to turn it', 'adjuster is stuck', 'nothing happens at first', 'no full throttle', 'grip is torn', 'heavy since last spring, gone in summer'],
+            ['two hands to turn it', 'adjuster is stuck', 'nothing happens at first', 'no full throttle', 'grip is torn', 'heavy since last spring, gone in summer',
+                'since the spring it is weak', 'adjuster is seized', 'tight to turn'],
         ];
         yield 'a pedal' => [
             FamilyKey::PedalThrottle,
