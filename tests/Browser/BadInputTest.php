@@ -70,7 +70,8 @@ final class BadInputTest extends BrowserTestCase
             ->visit('/machines/RT-14')
             ->click('[data-report]')
             ->click('[data-odd-control=clutch]')
-            ->clickText('Hard to pull');
+            ->click('[data-feels=creeps_in]')
+            ->see('Do not run it before somebody has looked');
         $this->browser->manage()->deleteAllCookies();
         $this->click('[role=dialog] [data-primary]')->see('Tomas, sign in again', 'What you typed is kept');
         $this->click('input[type=password]')->keys('dune-grass-17', WebDriverKeys::ENTER)->gone('input[type=password]');

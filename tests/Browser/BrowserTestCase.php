@@ -465,14 +465,14 @@ abstract class BrowserTestCase extends TestCase
         ));
     }
 
-    /** Rubs out what stands in the line. */
-    protected function clear(): static
+    /** Rubs out what stands in a field, or in the line. */
+    protected function clear(string $css = '#bench-line'): static
     {
-        $this->click('#bench-line');
-        $this->element('#bench-line')->sendKeys([WebDriverKeys::CONTROL, 'a']);
-        $this->element('#bench-line')->sendKeys(WebDriverKeys::DELETE);
+        $this->click($css);
+        $this->element($css)->sendKeys([WebDriverKeys::CONTROL, 'a']);
+        $this->element($css)->sendKeys(WebDriverKeys::DELETE);
 
-        return $this->until('return document.querySelector("#bench-line").value === ""', 'The line was not rubbed out');
+        return $this->waitFor('return document.querySelector(given[0]).value === ""', 'It was not rubbed out', [$css]);
     }
 
     /** @return array<string, mixed> as the server answers the page itself */

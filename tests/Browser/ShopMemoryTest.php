@@ -32,14 +32,25 @@ final class ShopMemoryTest extends BrowserTestCase
         $this
             ->click('[data-report]')
             ->accessible('a report')
+            ->see('Say which control it is')
+            ->click('#odd-words')
+            ->keys('Squeaks')
+            ->click('[data-odd-control=throttle]')
+            ->click('[data-feels=stays_open]')
+            ->see('Do not run it before somebody has looked: does not snap shut, or shuts slowly')
+            ->accessible('a report of what stops it');
+        self::assertSame('Squeaks. Does not snap shut, or shuts slowly', $this->value('#odd-words'));
+        $this
+            ->clear('#odd-words')
             ->click('[data-odd-control=clutch]')
-            ->clickText('Hard to pull')
+            ->click('[data-feels=heavy]')
+            ->gone('[role=dialog] [data-may-stop]')
             ->click('[role=dialog] [data-primary]')
             ->gone('[role=dialog]')
-            ->see('“Hard to pull”');
+            ->see('“Heavy, or slow to return”');
         $this
             ->visit('/')
-            ->see('Reported', 'Hard to pull')
+            ->see('Reported', 'Heavy, or slow to return')
             ->visit('/machines/RT-11')
             ->clickText('Answer')
             ->clickText('Cancel');

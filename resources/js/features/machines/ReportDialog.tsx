@@ -1,27 +1,27 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useDeferredValue, useState } from 'react';
+import { symptomsQuery } from '../../api/complaints';
 import { keys } from '../../api/keys';
 import { type Machine, machineQuery, reportOdd } from '../../api/machines';
 import { Area, Button, FieldLabel } from '../../components/Buttons';
+import { MayStop } from '../../components/MayStop';
 import { Modal } from '../../components/Modal';
 import { PickOne } from '../../components/PickOne';
 import { Refusal } from '../../components/Refusal';
 import { uuid } from '../../lib/uuid';
 
-const sayings = [
-  'Lever feels soft',
-  'Hard to pull',
-  'Does not spring back',
-  'Creeps',
-  'Slips',
-  'Play changed',
-] as const;
-
 /** Somebody says that something feels odd, in their own words. */
 export const ReportDialog = ({ machine, onClose }: { machine: Machine; onClose: () => void }) => {
   const [words, setWords] = useState('');
-  const [control, setControl] = useState<string | null>(null);
+  const only = machine.controls.length === 1 ? machine.controls[0] : undefined;
+  const [control, setControl] = useState<string | null>(only?.key ?? null);
+  const asked = useDeferredValue(words.trim());
+  const { data: known } = useQuery({
+    ...symptomsQuery(machine.tag, control ?? '', asked),
+    enabled: control !== null,
+    placeholderData: (before, query) => (query?.queryKey[2] === control ? before : undefined),
+  });
   const [id] = useState(uuid);
   const client = useQueryClient();
   const send = useMutation({
@@ -68,15 +68,36 @@ export const ReportDialog = ({ machine, onClose }: { machine: Machine; onClose: 
             width="100%"
           />
         </Box>
-        <Flex gap="2" flexWrap="wrap">
-          {sayings.map((saying) => (
-            <Button key={saying} look="quiet" size="small" onClick={() => setWords(saying)}>
-              {saying}
-            </Button>
-          ))}
-        </Flex>
+        <MayStop meant={known?.may_stop ?? []} />
+        {control === null && machine.controls.length > 1 && (
+          <Box textStyle="small">Say which control it is, for words to choose from.</Box>
+        )}
+        {control !== null && known !== undefined && (
+          <Flex gap="2" flexWrap="wrap">
+            {known.symptoms.map((one) => (
+              <Button
+                key={one.key}
+                look="quiet"
+                size="small"
+                textAlign="left"
+                onClick={() => setWords((now) => saidToo(now, one.words))}
+                data-feels={one.key}
+              >
+                {one.words}
+              </Button>
+            ))}
+          </Flex>
+        )}
       </Flex>
       {send.isError && <Refusal error={send.error} />}
     </Modal>
   );
 };
+
+/** What was typed stays; what is on the list comes after it, once. */
+function saidToo(words: string, more: string): string {
+  const said = words.trim();
+  if (said.includes(more)) return words;
+  if (said === '') return more;
+  return `${said}${/[.!?]$/.test(said) ? '' : '.'} ${more}`;
+}
