@@ -189,14 +189,7 @@ abstract class BrowserTestCase extends TestCase
     /** Putting everything by for a reload without network takes a second of each test that needs none of it. */
     private function withoutWorker(): string
     {
-        $added = (new ChromeDevToolsDriver($this->browser))->execute(
-            'Page.addScriptToEvaluateOnNewDocument',
-            ['source' => 'delete Navigator.prototype.serviceWorker'],
-        );
-
-        return is_string($added['identifier'] ?? null)
-            ? $added['identifier']
-            : self::fail('The browser takes no script.');
+        return $this->atTheStart('delete Navigator.prototype.serviceWorker');
     }
 
     /**
@@ -515,13 +508,30 @@ abstract class BrowserTestCase extends TestCase
         $script = sprintf('{ const real = window.fetch; window.fetch = (to, how) => new URL(to, location.href).pathname === %s
             ? Promise.resolve(new Response(%s, { headers: { "Content-Type": "application/json" } })) : real(to, how); }',
             json_encode($path), json_encode(json_encode($answer)));
-        (new ChromeDevToolsDriver($this->browser))->execute(
-            'Page.addScriptToEvaluateOnNewDocument',
-            ['source' => $script],
-        );
+
+        return $this->beforeEachPage($script);
+    }
+
+    /** From the next page on, this runs before anything of the page does. */
+    protected function beforeEachPage(string $script): static
+    {
+        $this->atTheStart($script);
         $this->isSpoilt = true;
 
         return $this;
+    }
+
+    /** @return string under which the browser keeps it */
+    private function atTheStart(string $script): string
+    {
+        $added = (new ChromeDevToolsDriver($this->browser))->execute(
+            'Page.addScriptToEvaluateOnNewDocument',
+            ['source' => $script],
+        );
+
+        return is_string($added['identifier'] ?? null)
+            ? $added['identifier']
+            : self::fail('The browser takes no script.');
     }
 
     /**

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use Database\Demo\DemoPeople;
-use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Tests\Support\GaugeBench;
 use Tests\Support\HttpClient;
 
@@ -376,11 +375,10 @@ final class GaugesTest extends BrowserTestCase
     /** The browser has a line with a gauge on it, which sends what the test says. */
     private function withALine(): void
     {
-        (new ChromeDevToolsDriver($this->browser))->execute('Page.addScriptToEvaluateOnNewDocument', ['source' => <<<'JS'
+        $this->beforeEachPage(<<<'JS'
             let wire; const port = { open: async () => { port.readable = new ReadableStream({ start: (to) => { wire = to; } }); }, close: async () => undefined };
             Object.defineProperty(navigator, 'serial', { configurable: true, value: { requestPort: async () => port } });
             window.gaugeSends = (text) => wire.enqueue(new TextEncoder().encode(text)); window.gaugeGoes = () => wire.close();
-            JS]);
-        $this->isSpoilt = true;
+            JS);
     }
 }

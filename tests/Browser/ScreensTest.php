@@ -98,11 +98,9 @@ final class ScreensTest extends BrowserTestCase
     /** A style that is added anew may make the browser take up its letters again, and lay out the whole page twice. */
     public function test_the_letters_are_taken_up_once_and_no_more(): void
     {
-        (new ChromeDevToolsDriver($this->browser))->execute(
-            'Page.addScriptToEvaluateOnNewDocument',
-            ['source' => 'window.taken = []; document.fonts.addEventListener("loadingdone", (e) => taken.push(...e.fontfaces.map((face) => face.family)))'],
+        $this->beforeEachPage(
+            'window.taken = []; document.fonts.addEventListener("loadingdone", (e) => taken.push(...e.fontfaces.map((face) => face.family)))',
         );
-        $this->isSpoilt = true;
         foreach (['/machines/RT-14', '/due'] as $path) {
             $this->as('ines')->visit($path)->settledFonts()->armed();
             $taken = (array) $this->browser->executeScript('return window.taken');

@@ -587,11 +587,8 @@ final class ShopMemoryTest extends BrowserTestCase
 
     private function field(string $name, string $text): static
     {
-        $field = $this->element("[name=\"{$name}\"]");
-        $field->sendKeys([WebDriverKeys::CONTROL, 'a']);
-        $field->sendKeys(WebDriverKeys::DELETE);
-        $field->sendKeys($text);
+        $field = "[name=\"{$name}\"]";
 
-        return $this;
+        return $this->clear($field)->keys($text);
     }
 }

@@ -54,12 +54,13 @@ final class DemoTest extends TestCase
      */
     private static function heldToTheEngine(string $logged): void
     {
-        $answers = ['everything that was logged' => $logged];
+        $answers = [];
         foreach (ControlJob::query()->with('control.machine')->orderBy('opened_at')->orderBy('id')->get() as $job) {
             $of = "{$job->control->machine->tag} {$job->control->key} {$job->opened_at->format('Y-m-d H:i')}";
             $answers[$of] = Answers::hash([JobLog::of(JobHead::find($job->id))->replay()]);
         }
         self::assertGreaterThan(40, count($answers));
+        $answers = ['everything that was logged' => $logged] + $answers;
         if (getenv('DEMO_ANSWERS') === 'write') {
             Answers::write($answers, self::ANSWERS);
         }

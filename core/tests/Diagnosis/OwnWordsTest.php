@@ -229,8 +229,11 @@ final class OwnWordsTest extends TestCase
                 'the return spring is broken', 'return spring came off', 'grip binds on the bar end',
                 'goes tight when the bars are turned',
             ],
-            ['two hands to turn it', 'adjuster is stuck', 'nothing happens at first', 'no full throttle', 'grip is torn', 'heavy since last spring, gone in summer',
-                'since the spring it is weak', 'adjuster is seized', 'tight to turn'],
+            [
+                'two hands to turn it', 'adjuster is stuck', 'nothing happens at first', 'no full throttle', 'grip is torn',
+                'heavy since last spring, gone in summer', 'since the spring it is weak', 'adjuster is seized',
+                'tight to turn',
+            ],
         ];
         yield 'a pedal' => [
             FamilyKey::PedalThrottle,
@@ -270,7 +273,10 @@ final class OwnWordsTest extends TestCase
         ];
         yield 'a bail' => [
             FamilyKey::Bail,
-            ['blade keeps spinning after letting go', 'cannot turn it off', 'does not switch off when I let go', 'brake lining is worn out', 'the spring is unhooked'],
+            [
+                'blade keeps spinning after letting go', 'cannot turn it off', 'does not switch off when I let go',
+                'brake lining is worn out', 'the spring is unhooked',
+            ],
             ['starter rope is hard', 'starts only now and then'],
         ];
         yield 'a selector' => [
@@ -285,7 +291,10 @@ final class OwnWordsTest extends TestCase
         ];
         yield 'a brake' => [
             FamilyKey::BrakePull,
-            ['brake slips', 'parking brake useless', 'brake fades', 'pulls all the way', 'rolls away when parked', 'shoes are oily', 'pads are worn down'],
+            [
+                'brake slips', 'parking brake useless', 'brake fades', 'pulls all the way', 'rolls away when parked',
+                'shoes are oily', 'pads are worn down',
+            ],
             ['adjuster all the way out', 'hard to pull'],
         ];
         yield 'a hydraulic clutch' => [
@@ -324,7 +333,7 @@ final class OwnWordsTest extends TestCase
         }
     }
 
-    /** Whoever writes what stands on the list is understood, and no danger is read into a control that is heavy. */
+    /** Whoever writes what stands on the list is understood, and stops the machine where it does. */
     public function test_each_symptom_is_understood_in_its_own_words(): void
     {
         foreach (FamilyKey::cases() as $family) {
@@ -340,7 +349,7 @@ final class OwnWordsTest extends TestCase
         }
     }
 
-    /** What one control does not do is no danger of another: slow to return is no weak drive. */
+    /** Not to spring back by itself is not to move by itself, and slow to return is no weak drive. */
     public function test_no_more_is_read_into_the_words_of_the_list(): void
     {
         foreach ([

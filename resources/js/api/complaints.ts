@@ -21,6 +21,9 @@ export const symptomsQuery = (tag: string, control: string, words: string) =>
     queryKey: [...keys.symptoms(tag, control), words],
     queryFn: () => call('GET', `${at(tag, control)}/symptoms?words=${encodeURIComponent(words)}`, zSymptoms),
     staleTime: 0,
+    // While the next word is asked for, what is known of this control stays.
+    placeholderData: (before, query) =>
+      query?.queryKey[1] === tag && query.queryKey[2] === control ? before : undefined,
   });
 
 export const complaintQuery = (id: string, byPhone: boolean) =>

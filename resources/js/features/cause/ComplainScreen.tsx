@@ -12,6 +12,7 @@ import { MayStop } from '../../components/MayStop';
 import { PickOne } from '../../components/PickOne';
 import { Refusal } from '../../components/Refusal';
 import { Failure, Loading } from '../../components/States';
+import { inSentence } from '../../lib/inSentence';
 import { useSignedIn } from '../../lib/signedIn';
 import { uuid } from '../../lib/uuid';
 import { keepAnswer } from '../../offline/register';
@@ -29,10 +30,7 @@ export default function ComplainScreen() {
   const [found] = useSearchParams();
   const [words, setWords] = useState(found.get('words') ?? '');
   const asked = useDeferredValue(words.trim());
-  const { data, error, refetch } = useQuery({
-    ...symptomsQuery(tag, control, asked),
-    placeholderData: (before) => before,
-  });
+  const { data, error, refetch } = useQuery(symptomsQuery(tag, control, asked));
   const missing = error instanceof Problem && error.status === 404;
   if (data?.open != null) return <Navigate to={`/causes/${data.open}`} replace />;
   return (
@@ -165,13 +163,10 @@ const OwnWords = ({ start, words, onWords }: ChooseProps) => (
 );
 
 function understanding(start: Symptoms, words: string): string {
-  if (words.trim() === '') {
-    const [one, other] = start.symptoms.map((symptom) => symptom.words.toLowerCase());
-    return one === undefined ? '' : `Such as: ${one}${other === undefined ? '' : `; ${other}`}.`;
-  }
+  const together = (some: Symptoms['symptoms']) => some.map((one) => inSentence(one.words)).join('; ');
+  if (words.trim() === '') return `Such as: ${together(start.symptoms.slice(0, 2))}.`;
   if (start.understood.length === 0) return 'Not understood as one of these. Choose it on the list.';
-  const meant = start.symptoms.filter((one) => start.understood.includes(one.key));
-  return `Understood as: ${meant.map((one) => one.words.toLowerCase()).join('; ')}.`;
+  return `Understood as: ${together(start.symptoms.filter((one) => start.understood.includes(one.key)))}.`;
 }
 
 /** By what nobody runs it: what is answered yes, and what the words tell beside. */

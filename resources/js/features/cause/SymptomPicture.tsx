@@ -7,10 +7,17 @@ const OUT = 34;
 const PIVOT = { x: 10, y: 12 };
 const LONG = 46;
 
-const tip = (angle: number, long = LONG) => ({
-  x: PIVOT.x + long * Math.cos((angle * Math.PI) / 180),
-  y: PIVOT.y + long * Math.sin((angle * Math.PI) / 180),
+const polar = (x: number, y: number, long: number, angle: number) => ({
+  x: x + long * Math.cos((angle * Math.PI) / 180),
+  y: y + long * Math.sin((angle * Math.PI) / 180),
 });
+
+const at = (x: number, y: number, long: number, angle: number) => {
+  const end = polar(x, y, long, angle);
+  return `${end.x} ${end.y}`;
+};
+
+const tip = (angle: number, long = LONG) => polar(PIVOT.x, PIVOT.y, long, angle);
 
 const Bar = () => <rect x="8" y="4" width="54" height="7" rx="3.5" fill={paint['steel.dark']} />;
 
@@ -49,6 +56,13 @@ const Arrow = ({ d, head }: { d: string; head: string }) => (
   </g>
 );
 
+const Weight = ({ x, y }: { x: number; y: number }) => (
+  <>
+    <path d={`M${x} ${y}h18l-3 -9h-12z`} fill={paint.action} />
+    <path d={`M${x + 9} ${y - 9}v-4`} stroke={paint.action} strokeWidth="2.5" />
+  </>
+);
+
 /** A wheel on the ground, seen from the side, that moves on its own. */
 const WheelMoves = () => (
   <>
@@ -71,9 +85,6 @@ const Barrel = ({ out }: { out: number }) => (
     <path d={`M${36 + out} 22H70`} stroke={paint['steel.dark']} strokeWidth="4" />
   </>
 );
-
-const at = (x: number, y: number, long: number, angle: number) =>
-  `${x + long * Math.cos((angle * Math.PI) / 180)} ${y + long * Math.sin((angle * Math.PI) / 180)}`;
 
 /** A throttle's plate in its bore, so many degrees open; faintly, where it should be; and the way between. */
 const Plate = ({ open, should }: { open: number; should: number }) => (
@@ -132,7 +143,9 @@ const Turn = ({ from, to }: { from: number; to: number }) => (
 
 const CLOSED = -90;
 
-const ofGrip: Readonly<Record<string, ReactNode>> = {
+type Pictures = Readonly<Record<string, ReactNode>>;
+
+const ofGrip: Pictures = {
   dead_travel: (
     <>
       <Grip turned={CLOSED + 30} faint={[CLOSED]} />
@@ -142,8 +155,7 @@ const ofGrip: Readonly<Record<string, ReactNode>> = {
   heavy: (
     <>
       <Grip turned={CLOSED + 20} />
-      <path d="M50 40h18l-3 -9h-12z" fill={paint.action} />
-      <path d="M59 31v-4" stroke={paint.action} strokeWidth="2.5" />
+      <Weight x={50} y={40} />
     </>
   ),
   no_spring_back: (
@@ -160,7 +172,7 @@ const ofGrip: Readonly<Record<string, ReactNode>> = {
   ),
 };
 
-const pictures: Readonly<Record<string, ReactNode>> = {
+const ofLever: Pictures = {
   bites_early: (
     <>
       <Bar />
@@ -195,8 +207,7 @@ const pictures: Readonly<Record<string, ReactNode>> = {
     <>
       <Bar />
       <Lever at={OUT - 10} />
-      <path d="M48 26h18l-3 -9h-12z" fill={paint.action} />
-      <path d="M57 17v-4" stroke={paint.action} strokeWidth="2.5" />
+      <Weight x={48} y={26} />
     </>
   ),
   dead_travel: (
@@ -238,6 +249,10 @@ const pictures: Readonly<Record<string, ReactNode>> = {
       <WheelMoves />
     </>
   ),
+};
+
+/** Of what is driven or set, whatever hand it is. */
+const ofAny: Pictures = {
   wobbles: (
     <>
       <Barrel out={8} />
@@ -295,22 +310,9 @@ const pictures: Readonly<Record<string, ReactNode>> = {
   ),
 };
 
-/** Those that show no lever. */
-const anyHand = [
-  'wobbles',
-  'end_of_thread',
-  'idle_rises',
-  'stays_open',
-  'not_wide_open',
-  'jerky',
-  'low_top_speed',
-  'again_and_again',
-];
+const byHand: Readonly<Record<string, Pictures>> = { lever: ofLever, grip: ofGrip };
 
-function pictureOf(symptom: string, hand: string): ReactNode {
-  if (hand === 'grip' && ofGrip[symptom] !== undefined) return ofGrip[symptom];
-  return hand === 'lever' || anyHand.includes(symptom) ? pictures[symptom] : undefined;
-}
+const pictureOf = (symptom: string, hand: string): ReactNode => byHand[hand]?.[symptom] ?? ofAny[symptom];
 
 /** Whether there is a picture for half of them at least: fewer would only be gaps. */
 export const arePictured = (symptoms: readonly string[], hand: string): boolean =>

@@ -20,7 +20,6 @@ export const ReportDialog = ({ machine, onClose }: { machine: Machine; onClose: 
   const { data: known } = useQuery({
     ...symptomsQuery(machine.tag, control ?? '', asked),
     enabled: control !== null,
-    placeholderData: (before, query) => (query?.queryKey[2] === control ? before : undefined),
   });
   const [id] = useState(uuid);
   const client = useQueryClient();
