@@ -71,8 +71,9 @@ export const ReportDialog = ({ machine, onClose }: { machine: Machine; onClose: 
         {control === null && machine.controls.length > 1 && (
           <Box textStyle="small">Say which control it is, for words to choose from.</Box>
         )}
+        {/* On a phone a long list rolls by itself, so that Report it stays in sight. */}
         {control !== null && known !== undefined && (
-          <Flex gap="2" flexWrap="wrap">
+          <Flex gap="2" flexWrap="wrap" maxHeight={{ base: '30dvh', md: 'none' }} overflowY="auto">
             {known.symptoms.map((one) => (
               <Button
                 key={one.key}
