@@ -37,7 +37,8 @@ final readonly class StepRange
         return $other !== null && $this->away($one) < $this->away($other);
     }
 
-    private function away(Steps $position): int
+    /** 720ths of a turn from a position to the nearest of these. */
+    public function away(Steps $position): int
     {
         return max(0, $this->from->count - $position->count, $position->count - $this->to->count);
     }

@@ -214,10 +214,12 @@ final class TaughtPlay implements Belief
 
     public function expected(float $shift, ?float $way = null): float
     {
-        return array_sum(array_map(
-            static fn (Believed $part): float => $part->share * $part->expected($shift, $way),
-            $this->posterior()->parts,
-        ));
+        $expected = 0.0;
+        foreach ($this->posterior()->parts as $part) {
+            $expected += $part->share * $part->expected($shift, $way);
+        }
+
+        return $expected;
     }
 
     /** @param  float|null  $way  from which side it is come to in the end; null for the way of the shift */
@@ -304,11 +306,13 @@ final class TaughtPlay implements Belief
     public function deviation(float $shift, float $noise, ?float $way = null): float
     {
         $mean = $this->expected($shift, $way);
+        $variance = $noise * $noise;
+        foreach ($this->posterior()->parts as $part) {
+            $variance += $part->share
+                * ($part->variance($shift, $way) + ($part->expected($shift, $way) - $mean) ** 2);
+        }
 
-        return sqrt($noise * $noise + array_sum(array_map(
-            static fn (Believed $part): float => $part->share * ($part->variance($shift, $way)
-                + ($part->expected($shift, $way) - $mean) ** 2),
-            $this->posterior()->parts)));
+        return sqrt($variance);
     }
 
     /** Whether what was read in this series is to be handed on. */

@@ -18,7 +18,7 @@ use VividPull\Core\Spec\Spec;
  * the bolts of its cable brought home first and left within a turn of it. Service does the hidden end before the one in
  * reach.
  */
-final readonly class PlanMaker
+final class PlanMaker
 {
     /**
      * Flats that are gone past, so as to come back from the other side: more than a thread or a lock is known to lose
@@ -38,10 +38,17 @@ final readonly class PlanMaker
     /** mm that a cable pulled taut on the way counts for beside how far it goes. */
     private const TAUT = 1000.0;
 
-    private SettingMode $mode;
+    private readonly SettingMode $mode;
 
-    public function __construct(private Spec $spec, private Run $run, private Facts $facts, private ShiftWindow $window)
-    {
+    /** @var array<string, PositionOptions> over the whole travel of each adjuster, since every plan asks for them */
+    private array $options = [];
+
+    public function __construct(
+        private readonly Spec $spec,
+        private readonly Run $run,
+        private readonly Facts $facts,
+        private readonly ShiftWindow $window,
+    ) {
         $this->mode = ChosenMode::of($run, $facts);
     }
 
@@ -326,6 +333,13 @@ final readonly class PlanMaker
     }
 
     private function options(Adjuster $adjuster, ?StepRange $within): PositionOptions
+    {
+        return $within === null
+            ? $this->options[$adjuster->id()] ??= $this->findOptions($adjuster, null)
+            : $this->findOptions($adjuster, $within);
+    }
+
+    private function findOptions(Adjuster $adjuster, ?StepRange $within): PositionOptions
     {
         $parked = $this->mode === SettingMode::Service
             && $adjuster->kind()->isThreaded()

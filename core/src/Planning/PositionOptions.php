@@ -39,19 +39,27 @@ final readonly class PositionOptions
         $step = $adjuster->smallestStep()->count;
         $slack = $adjuster->slackGiven($adjuster->smallestStep());
         $minutes = $coverOff ? 0.0 : $adjuster->access()->minutes;
+        // Hundreds of places are gone through for one answer: what is the same at all of them is asked once.
+        $healthy = $adjuster->healthy();
+        $isOutward = $drift->isOutwardFor($adjuster);
+        [$travel, $reserve] = [$adjuster->travel(), $drift->reserveOf($adjuster)->count];
         $ranges = [];
         foreach (self::places($at, $room, $step, $within) as $n) {
-            $to = $at?->plus(Steps::fromCount($n * $step));
-            $unparked = $parking === null ? 0 : ($to === null ? Steps::PER_TURN : self::away($to, $parking));
+            $to = $at === null ? null : Steps::fromCount($at->count + $n * $step);
+            $unparked = $parking === null ? 0 : ($to === null ? Steps::PER_TURN : $parking->away($to));
             // Where the shop parks an adjuster, its reserve is the shop's own choice.
             $isParked = $parking !== null && $unparked === 0;
+            $usesReserve = $isOutward ? $n > 0 : $n < 0;
+            $room = match (true) {
+                $to === null => 0,
+                $isOutward => $travel->to->count - $to->count,
+                default => $to->count - $travel->from->count,
+            };
             $here = new EqualCostRange(
                 $n,
                 $n,
-                (int) (($to === null && $n !== 0) || ($to !== null && ! $adjuster->healthy()->contains($to))),
-                (int) (! $isParked
-                    && self::usesReserve($adjuster, $n, $drift)
-                    && ($to === null || ! self::hasReserve($adjuster, $to, $drift))),
+                (int) ($to === null ? $n !== 0 : ! $healthy->contains($to)),
+                (int) (! $isParked && $usesReserve && ($to === null || $room < $reserve)),
                 $unparked,
                 $n === 0 ? 0.0 : $minutes,
                 (int) ($n !== 0),
@@ -96,25 +104,5 @@ final readonly class PositionOptions
         $most = $at === null ? intdiv(Steps::PER_TURN, $step) : PHP_INT_MAX;
 
         return range(-min($most, intdiv(-$room->from->count, $step)), min($most, intdiv($room->to->count, $step)));
-    }
-
-    /** Whether a move eats into the room that is kept for the way this control drifts. */
-    private static function usesReserve(Adjuster $adjuster, int $n, DriftAhead $drift): bool
-    {
-        return $drift->isOutwardFor($adjuster) ? $n > 0 : $n < 0;
-    }
-
-    private static function hasReserve(Adjuster $adjuster, Steps $to, DriftAhead $drift): bool
-    {
-        $room = $drift->isOutwardFor($adjuster)
-            ? $adjuster->travel()->to->count - $to->count
-            : $to->count - $adjuster->travel()->from->count;
-
-        return $room >= $drift->reserveOf($adjuster)->count;
-    }
-
-    private static function away(Steps $at, StepRange $parking): int
-    {
-        return max(0, $parking->from->count - $at->count, $at->count - $parking->to->count);
     }
 }

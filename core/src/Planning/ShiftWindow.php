@@ -36,6 +36,11 @@ final class ShiftWindow
 
     private const HALVINGS = 8;
 
+    private const GOLDEN = 0.6180339887498949;
+
+    /** Sections of a search: what is left is a hundred-thousandth of what was begun with. */
+    private const SECTIONS = 20;
+
     /** mm of conduit: two ways of adding up the same step come out alike. */
     private const HAIR = 1e-9;
 
@@ -223,15 +228,34 @@ final class ShiftWindow
         } elseif ($this->chance($middle) >= self::SURE) {
             return $middle;
         }
-        for ($i = 0; $i < 3 * self::HALVINGS; $i++) {
-            [$one, $other] = [$a + ($b - $a) / 3, $b - ($b - $a) / 3];
-            // Far out the chance is nothing on either side; the peak lies towards the middle of the band.
-            $rises = [$this->chance($one), -abs($one - $middle)] <=> [$this->chance($other), -abs($other - $middle)];
-            $rises < 0 ? $a = $one : $b = $other;
-        }
-        $peak = ($a + $b) / 2;
+        $peak = $this->highest($a, $b, $middle);
 
         return $this->allows($peak) ? $peak : $this->furthestAllowed($peak);
+    }
+
+    /**
+     * Where the chance is highest between two shifts, by golden sections: each asks for one chance more.
+     *
+     * @param  float  $middle  of the band: far out the chance is nothing on either side, and the peak lies towards it
+     */
+    private function highest(float $a, float $b, float $middle): float
+    {
+        $height = fn (float $shift): array => [$this->chance($shift), -abs($shift - $middle)];
+        [$one, $other] = [$b - self::GOLDEN * ($b - $a), $a + self::GOLDEN * ($b - $a)];
+        [$ofOne, $ofOther] = [$height($one), $height($other)];
+        for ($i = 0; $i < self::SECTIONS; $i++) {
+            if (($ofOne <=> $ofOther) < 0) {
+                [$a, $one, $ofOne] = [$one, $other, $ofOther];
+                $other = $a + self::GOLDEN * ($b - $a);
+                $ofOther = $height($other);
+            } else {
+                [$b, $other, $ofOther] = [$other, $one, $ofOne];
+                $one = $b - self::GOLDEN * ($b - $a);
+                $ofOne = $height($one);
+            }
+        }
+
+        return ($a + $b) / 2;
     }
 
     /** How far a first move may go towards a shift that is too far for it. */
