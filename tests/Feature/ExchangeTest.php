@@ -364,7 +364,7 @@ final class ExchangeTest extends TestCase
                 static fn (string $as): string => self::text($export, $as),
                 ['csv', 'spreadsheet', 'json'],
             );
-            for ($n = 0; $n < 250; $n++) {
+            for ($n = 0; $n < 100; $n++) {
                 $import = new ImportFile([
                     'id' => '00000000-0000-4000-8000-000000000001',
                     'user_id' => $oda->id,
@@ -413,7 +413,7 @@ final class ExchangeTest extends TestCase
             self::text(new SpecExport, 'json'),
             self::text(new ReadingsExport, 'csv'),
         ];
-        for ($n = 0; $n < 150; $n++) {
+        for ($n = 0; $n < 75; $n++) {
             $answer = $this->file(
                 (string) Str::uuid(),
                 ['history', 'specs', 'readings'][$n % 3],

@@ -314,7 +314,7 @@ final class ShopExchangeTest extends TestCase
         self::assertSame(0, DB::table('users')->count() + DB::table('machines')->count());
     }
 
-    /** A thousand: bits, cuts and swapped values in a real export, in one process. */
+    /** Hundreds: bits, cuts and swapped values in a real export, in one process. */
     public function test_no_damaged_shop_gets_in_by_half_or_breaks_the_import(): void
     {
         ShopExport::to("{$this->folder}/one.zip");
@@ -322,7 +322,7 @@ final class ShopExchangeTest extends TestCase
         $this->emptied();
         $chance = new Randomizer(new Mt19937(20261125));
         $kept = 0;
-        for ($n = 0; $n < 500; $n++) {
+        for ($n = 0; $n < 200; $n++) {
             file_put_contents("{$this->folder}/bad.zip", self::damaged($good, $chance, $this->folder));
             DB::beginTransaction();
             try {
@@ -336,7 +336,7 @@ final class ShopExchangeTest extends TestCase
                 DB::rollBack();
             }
         }
-        self::assertLessThan(500, $kept);
+        self::assertLessThan(200, $kept);
     }
 
     private static function damaged(string $good, Randomizer $chance, string $folder): string
@@ -391,7 +391,7 @@ final class ShopExchangeTest extends TestCase
     private function everything(): void
     {
         $this->emptied();
-        DemoWorkshop::load(CarbonImmutable::now());
+        self::demo();
         $this->signIn('ines');
         foreach (Control::query()->with('machine')->whereDoesntHave('openJob')->get() as $control) {
             HttpJob::open($this, $control->machine->tag, $control->key)->line('ok')->assertOk();
@@ -482,6 +482,31 @@ final class ShopExchangeTest extends TestCase
                 );
             }
         }
+    }
+
+    /** The demo's rows: of the copy that a whole run makes, where it is there already. */
+    private static function demo(): void
+    {
+        $made = (string) getenv('DEMO_MADE');
+        if (! is_file($made)) {
+            DemoWorkshop::load(CarbonImmutable::now());
+
+            return;
+        }
+        $rows = array_filter(
+            explode(";\n", (string) file_get_contents($made)),
+            static fn (string $one): bool => preg_match('/^INSERT INTO `(\w+)`/m', $one, $into) === 1
+                && isset(ShopTables::EXPORTED[$into[1]]),
+        );
+        $mode = DB::scalar('select @@sql_mode');
+        // As a copy sets it: its rows name columns that are worked out.
+        DB::statement("set session sql_mode = 'NO_AUTO_VALUE_ON_ZERO'");
+        Schema::withoutForeignKeyConstraints(static function () use ($rows): void {
+            foreach ($rows as $statement) {
+                DB::unprepared($statement);
+            }
+        });
+        DB::statement('set session sql_mode = ?', [$mode]);
     }
 
     private function emptied(): void

@@ -50,29 +50,38 @@ final readonly class PositionOptions
             // Where the shop parks an adjuster, its reserve is the shop's own choice.
             $isParked = $parking !== null && $unparked === 0;
             $usesReserve = $isOutward ? $n > 0 : $n < 0;
-            $room = match (true) {
-                $to === null => 0,
+            $left = match (true) {
+                $to === null => -1,
                 $isOutward => $travel->to->count - $to->count,
                 default => $to->count - $travel->from->count,
             };
-            $here = new EqualCostRange(
+            self::add($ranges, new EqualCostRange(
                 $n,
                 $n,
                 (int) ($to === null ? $n !== 0 : ! $healthy->contains($to)),
-                (int) (! $isParked && $usesReserve && ($to === null || $room < $reserve)),
+                (int) (! $isParked && $usesReserve && $left < $reserve),
                 $unparked,
                 $n === 0 ? 0.0 : $minutes,
                 (int) ($n !== 0),
-            );
-            $last = $ranges === [] ? null : $ranges[count($ranges) - 1];
-            if ($last !== null && $last->to === $n - 1 && $last->costsLike($here)) {
-                $ranges[count($ranges) - 1] = $last->upTo($n);
-            } else {
-                $ranges[] = $here;
-            }
+            ));
         }
 
         return new self($adjuster, $slack, $step, $ranges);
+    }
+
+    /**
+     * One more place; with the one before it, where they cost alike.
+     *
+     * @param  list<EqualCostRange>  $ranges
+     */
+    private static function add(array &$ranges, EqualCostRange $here): void
+    {
+        $last = count($ranges) - 1;
+        if ($last >= 0 && $ranges[$last]->to === $here->from - 1 && $ranges[$last]->costsLike($here)) {
+            $ranges[$last] = $ranges[$last]->upTo($here->to);
+        } else {
+            $ranges[] = $here;
+        }
     }
 
     /** The same adjuster left where it is. */
