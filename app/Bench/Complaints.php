@@ -22,12 +22,12 @@ use VividPull\Core\Diagnosis\Causes;
 use VividPull\Core\Diagnosis\Evidence;
 use VividPull\Core\Diagnosis\JobEvidence;
 use VividPull\Core\Diagnosis\Knowledge;
-use VividPull\Core\Diagnosis\OwnWords;
 use VividPull\Core\Diagnosis\StoryEvidence;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Input\Node;
 use VividPull\Core\Log\Permission;
+use VividPull\Core\Procedure\OwnWords;
 use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Procedure\WireDamage;
 use VividPull\Core\Wire\DiagnosisCodec;
@@ -477,7 +477,7 @@ final readonly class Complaints
                 static fn (Symptom $one): string => $one->value,
                 OwnWords::understood($words, $knowledge->symptoms),
             ),
-            'may_stop' => OwnWords::stopping($words, $knowledge),
+            'may_stop' => OwnWords::stopping($words, $knowledge->stopping()),
         ];
     }
 

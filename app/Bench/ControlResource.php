@@ -7,8 +7,6 @@ namespace App\Bench;
 use App\Models\Control;
 use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Family\Families;
-use VividPull\Core\Judging\GateState;
-use VividPull\Core\Judging\GateStatus;
 use VividPull\Core\Log\Entry\Noted;
 use VividPull\Core\Progress\ItemKind;
 use VividPull\Core\Spec\MeterUnit;
@@ -56,18 +54,9 @@ final readonly class ControlResource
             'covers' => (object) self::covers($control),
             'wish' => $open === null ? $summary?->wishSaid() : $open->facts->chosen->wish?->say(),
             'tag' => $open === null ? $summary?->tag : StandingCodec::encodeTag($open->facts->tag),
-            'unfit' => $open === null ? [] : self::unfit($open),
+            'unfit' => $open === null ? [] : $open->unfit(),
             'may_check' => $open === null && $summary?->tag === null && Opening::checkRefused($control) === null,
         ];
-    }
-
-    /** @return list<string> what it found wrong by which the control is not fit for use */
-    private static function unfit(BenchState $open): array
-    {
-        return array_map(
-            static fn (GateState $one): string => $one->sentence,
-            $open->judgement->gatesThat(GateStatus::Failed),
-        );
     }
 
     /** What whoever put the job down last told the next, so long as nobody else went on since. */

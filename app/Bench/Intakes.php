@@ -14,8 +14,8 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Str;
 use VividPull\Core\Diagnosis\Causes;
-use VividPull\Core\Diagnosis\OwnWords;
 use VividPull\Core\Input\Node;
+use VividPull\Core\Procedure\OwnWords;
 
 /** Reports that something feels odd: taken in by anybody at the counter, taken up by a job, or answered. */
 final readonly class Intakes
@@ -182,7 +182,7 @@ final readonly class Intakes
         $said = [];
         foreach ($controls as $control) {
             $family = $control->loadMissing('specVersion')->spec()->family;
-            $said = [...$said, ...OwnWords::stopping($words, Causes::of($family))];
+            $said = [...$said, ...OwnWords::stopping($words, Causes::of($family)->stopping())];
         }
 
         return array_values(array_unique($said));

@@ -10,7 +10,6 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 use VividPull\Core\Bench\BenchState;
-use VividPull\Core\Judging\GateStatus;
 use VividPull\Core\Log\ClosingOutcome;
 
 /**
@@ -79,11 +78,11 @@ final readonly class Yard
     }
 
     /**
-     * A tag that was hung in a job which is still open, and a hard gate that failed there, stand nowhere but in its
-     * log. Open jobs are few.
+     * A tag that was hung in a job which is still open, and what it found or was told by which nobody runs the
+     * machine, stand nowhere but in its log. Open jobs are few.
      *
      * @param  Collection<int, Collection<int, stdClass>>  $controls
-     * @return array{array<int, true>, array<int, true>} controls that are tagged, and those where a gate failed
+     * @return array{array<int, true>, array<int, true>} controls that are tagged, and those that nobody runs
      */
     private static function foundInWork(Collection $controls): array
     {
@@ -98,7 +97,7 @@ final readonly class Yard
 
         return [
             $those(static fn (BenchState $state): bool => $state->facts->tag !== null),
-            $those(static fn (BenchState $state): bool => $state->judgement->gatesThat(GateStatus::Failed) !== []),
+            $those(static fn (BenchState $state): bool => $state->unfit() !== []),
         ];
     }
 

@@ -36,4 +36,23 @@ final class YardTest extends BrowserTestCase
         $this->see('Ask for less')->window(390, 844);
         $this->accessible('an empty sift on a phone')->click('[data-retired]')->see('Retired machines');
     }
+
+    public function test_what_somebody_writes_down_of_a_danger_stops_the_machine_until_it_is_answered(): void
+    {
+        $tag = $this->machineLike('RT-20', 'ZN-01');
+        $this->as('ines')->lookedOver($tag, 'throttle')->click('#bench-line')->line('n return spring broken');
+        $this->see('Asked about before signing: does not spring back by itself');
+        $job = "/jobs/{$this->job()}";
+        $this->visit('/')->see('A note tells of this: does not spring back by itself.', 'Throttle grip, in its open job');
+        $this->visit("/machines?find={$tag}")->await("[data-machine={$tag}] [data-mark=in_work_stopped]");
+        $this->window(390, 844);
+        $this
+            ->visit("/machines/{$tag}")
+            ->await('[data-unfit]')
+            ->see('Do not run', 'A note tells of this: does not spring back by itself.')
+            ->accessible('a machine of which a note tells a danger');
+        $this->window(1280, 800);
+        $this->visit($job)->click('#bench-line')->line('v the one on the shelf');
+        $this->visit("/machines/{$tag}")->see('in work')->gone('[data-unfit]');
+    }
 }

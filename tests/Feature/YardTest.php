@@ -91,6 +91,33 @@ final class YardTest extends TestCase
         self::assertSame('in_work_stopped', $this->marks()['throttle'], 'being looked into');
     }
 
+    public function test_what_a_note_of_an_open_job_or_a_report_that_it_took_up_tells_is_marked(): void
+    {
+        $this->signIn('ines');
+        $job = HttpJob::open($this, 'RT-14', 'throttle');
+        $job->line('n return spring broken')->assertOk();
+        self::assertSame('in_work_stopped', $this->marks()['throttle'], 'noted, and nobody looked since');
+        $told = ['A note tells of this: does not spring back by itself.'];
+        self::assertSame([$told], array_column(array_column($this->getJson('/api/bench')->json('stopped'), 'control'), 'unfit'));
+        $job->body('check', ['key' => 'gone_no_spring_back', 'answer' => 'misread'])->assertOk();
+        self::assertSame('in_work', $this->marks()['throttle'], 'the spare one on the shelf');
+
+        $this->postJson(
+            '/api/machines/QB-03/intakes',
+            ['id' => (string) Str::uuid(), 'words' => 'throttle sticks'],
+        )->assertOk();
+        HttpJob::open($this, 'QB-03', 'throttle');
+        self::assertSame(
+            ['Brought in for: does not snap shut, or shuts slowly.', 'Brought in for: does not spring back by itself.'],
+            $this->getJson('/api/machines/QB-03')->json('controls.0.unfit'),
+            'taken up by the job, and not gone by that',
+        );
+        self::assertSame(
+            ['QB-03'],
+            array_column($this->getJson('/api/bench')->json('stopped'), 'tag'),
+        );
+    }
+
     public function test_what_is_seen_or_told_while_a_cause_is_looked_for_is_marked_too(): void
     {
         $this->signIn('ines');

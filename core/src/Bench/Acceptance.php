@@ -571,7 +571,7 @@ final readonly class Acceptance
         if ($proof !== null) {
             $isFound = isset($state->facts->answers->foundChecks[Facts::checkKey($check->key, $check->pose?->value)]);
             $isAsFound = $proof->asFound && ! $state->facts->readings->isChanged() && ! $isFound;
-            self::inOrder($state, $proof->running, $isAsFound);
+            self::inOrder($state, $proof->runningFor($check->answer), $isAsFound);
         }
     }
 

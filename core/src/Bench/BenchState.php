@@ -8,6 +8,8 @@ use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Facts\Facts;
 use VividPull\Core\Judging\EngagementState;
+use VividPull\Core\Judging\GateState;
+use VividPull\Core\Judging\GateStatus;
 use VividPull\Core\Judging\Judgement;
 use VividPull\Core\Judging\WindowState;
 use VividPull\Core\Learning\Beliefs;
@@ -16,6 +18,7 @@ use VividPull\Core\Planning\Advice;
 use VividPull\Core\Planning\CableState;
 use VividPull\Core\Planning\GovernorAdvice;
 use VividPull\Core\Planning\PlanOutcome;
+use VividPull\Core\Procedure\ToldSymptom;
 use VividPull\Core\Progress\Progress;
 use VividPull\Core\Progress\WrongState;
 use VividPull\Core\Quantity\Steps;
@@ -78,6 +81,24 @@ final class BenchState
     public function wrongState(): ?string
     {
         return WrongState::say($this->spec, $this->facts, $this->progress);
+    }
+
+    /**
+     * @return list<string> why nobody runs it while this job is open: what failed, and what was told of it and is not
+     *     proved to be gone
+     */
+    public function unfit(): array
+    {
+        return [
+            ...array_map(
+                static fn (GateState $one): string => $one->sentence,
+                $this->judgement->gatesThat(GateStatus::Failed),
+            ),
+            ...array_map(
+                static fn (ToldSymptom $one): string => "{$one->said()}.",
+                $this->facts->dangersTold($this->spec),
+            ),
+        ];
     }
 
     /** The governor's nut; null where there is no governor, or no limit to hold it against. */

@@ -24,7 +24,7 @@ final readonly class RunsTheMachine
     public static function entry(BenchState $state, Entry $entry): bool
     {
         $running = match (true) {
-            $entry instanceof Checked => self::proof($state, $entry)?->running,
+            $entry instanceof Checked => self::proof($state, $entry)?->runningFor($entry->answer),
             $entry instanceof MeasureTaken => $state->judgement->measure($entry->key)?->measure->running,
             $entry instanceof OutcomeSeen => HowItRuns::outcome($entry->setting, $state->spec, $state->judgement),
             default => null,

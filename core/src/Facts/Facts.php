@@ -14,6 +14,7 @@ use VividPull\Core\Log\StandingTag;
 use VividPull\Core\Procedure\Guide;
 use VividPull\Core\Procedure\GuideStep;
 use VividPull\Core\Procedure\Proof;
+use VividPull\Core\Procedure\ToldSymptom;
 use VividPull\Core\Spec\Spec;
 
 /** What the log says happened, nothing concluded from it yet. */
@@ -98,7 +99,7 @@ final readonly class Facts
     /** @return list<Proof> those of the control, and whether what it was brought in with is gone */
     public function proofs(Spec $spec, Run $run): array
     {
-        return [...$spec->proofs($run), ...$spec->symptomProofs($this->observations->symptoms)];
+        return [...$spec->proofs($run), ...$spec->symptomProofs($this->observations->told)];
     }
 
     /** Of those, the one with this key. */
@@ -111,6 +112,18 @@ final readonly class Facts
         }
 
         return null;
+    }
+
+    /** @return list<ToldSymptom> what was told of it by which nobody runs it, and is not proved to be gone */
+    public function dangersTold(Spec $spec): array
+    {
+        return array_values(array_filter($this->observations->told, function (ToldSymptom $told) use ($spec): bool {
+            [$proof] = $spec->symptomProofs([$told]);
+            $given = $this->answers->checks[$proof->key] ?? null;
+
+            return in_array($told->symptom, $spec->stopping(), true)
+                && ($given === null || ! $proof->passes($given->answer));
+        }));
     }
 
     /** Whether this answer passes: as the book has it, or, in a matter of taste, as the rider wants it. */

@@ -9,7 +9,7 @@ use VividPull\Core\Log\Entry\PhotoTaken;
 use VividPull\Core\Log\Entry\PutRight;
 use VividPull\Core\Log\Entry\TraceTaken;
 use VividPull\Core\Log\Replacing;
-use VividPull\Core\Procedure\Symptom;
+use VividPull\Core\Procedure\ToldSymptom;
 
 /** What a log says beside readings and moves: what was seen, measured, put right, photographed and replaced. */
 final readonly class Observations
@@ -30,8 +30,8 @@ final readonly class Observations
         public ?Replacing $replacing,
         /** Since when new plates lie in oil, as the author's clock showed it; null where none do. */
         public ?string $soaking = null,
-        /** @var list<Symptom> what was said to feel wrong, before the job and since, each once */
-        public array $symptoms = [],
+        /** @var list<ToldSymptom> what was said to feel wrong, before the job and since, each once */
+        public array $told = [],
         /** @var list<SeenTrace> pulls that were kept as curves */
         public array $traces = [],
         /** Why it is read anew, where only adjusters were changed since. */

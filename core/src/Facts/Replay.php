@@ -45,6 +45,7 @@ use VividPull\Core\Log\Entry\ThreadNoted;
 use VividPull\Core\Log\Entry\TraceTaken;
 use VividPull\Core\Log\Entry\Untagged;
 use VividPull\Core\Log\Entry\Voided;
+use VividPull\Core\Log\Finding;
 use VividPull\Core\Log\Log;
 use VividPull\Core\Log\Person;
 use VividPull\Core\Log\Replacing;
@@ -53,9 +54,11 @@ use VividPull\Core\Procedure\Cure;
 use VividPull\Core\Procedure\Guide;
 use VividPull\Core\Procedure\LockStep;
 use VividPull\Core\Procedure\MeasureKey;
+use VividPull\Core\Procedure\OwnWords;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Procedure\SymptomProofs;
+use VividPull\Core\Procedure\ToldSymptom;
 use VividPull\Core\Spec\Spec;
 
 /**
@@ -166,7 +169,7 @@ final class Replay
             $entry instanceof AdjusterFitted => $this->fitAdjuster($entry),
             $entry instanceof HandMeasured => $this->measureHand($entry),
             $entry instanceof LeftByChoice => $this->choices->leaveByChoice($entry),
-            $entry instanceof Noted => $this->answers->note($entry),
+            $entry instanceof Noted => $this->note($entry),
             $entry instanceof Joined => $this->joined[$entry->stamp->by->id] = $entry->stamp->by,
             $entry instanceof Complained => $this->complain($entry),
             $entry instanceof Tagged => $this->tag = StandingTag::of($entry),
@@ -247,7 +250,7 @@ final class Replay
     private function check(Checked $check): void
     {
         $proofs = array_filter(
-            [...$this->spec->proofs($this->run), ...$this->spec->symptomProofs($this->sightings->symptoms())],
+            [...$this->spec->proofs($this->run), ...$this->spec->symptomProofs($this->sightings->told())],
             static fn (Proof $one): bool => $one->key === $check->key,
         );
         $this->trials->check($check, array_shift($proofs), $this->readings->at(), $this->refit());
@@ -261,10 +264,29 @@ final class Replay
     /** What was called gone before and is felt again is asked again. */
     private function complain(Complained $complaint): void
     {
-        $this->sightings->complain($complaint);
         foreach ($complaint->symptoms as $symptom) {
-            $this->trials->tryAgain(SymptomProofs::key($symptom));
-            $this->unseen->note(Trials::failing(SymptomProofs::key($symptom)), $complaint);
+            $this->tell(ToldSymptom::felt($symptom), $complaint);
+        }
+    }
+
+    private function tell(ToldSymptom $told, Entry $by): void
+    {
+        $this->sightings->tell($told);
+        $this->trials->tryAgain(SymptomProofs::key($told->symptom));
+        $this->unseen->note(Trials::failing(SymptomProofs::key($told->symptom)), $by);
+    }
+
+    private function note(Noted $note): void
+    {
+        $this->answers->note($note);
+        $this->readOut($note->text, $note);
+    }
+
+    /** What somebody wrote that seems to tell of a danger is asked about before the machine is called fit. */
+    private function readOut(string $words, Entry $by): void
+    {
+        foreach (OwnWords::understood($words, $this->spec->stopping()) as $symptom) {
+            $this->tell(ToldSymptom::noted($symptom, $words), $by);
         }
     }
 
@@ -379,6 +401,9 @@ final class Replay
         if ($this->answers->inspect($found) && $this->isAnythingTold()) {
             $this->finishGroup();
             $this->change($found);
+        }
+        if ($found->finding === Finding::Noted) {
+            $this->readOut($found->remark ?? '', $found);
         }
     }
 

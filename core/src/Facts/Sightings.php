@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace VividPull\Core\Facts;
 
 use VividPull\Core\Log\Entry\CablesCompared;
-use VividPull\Core\Log\Entry\Complained;
 use VividPull\Core\Log\Entry\PartRefused;
 use VividPull\Core\Log\Entry\PhotoTaken;
 use VividPull\Core\Log\Entry\PutRight;
@@ -14,6 +13,7 @@ use VividPull\Core\Log\Entry\SoakBegun;
 use VividPull\Core\Log\Entry\TraceTaken;
 use VividPull\Core\Log\Replacing;
 use VividPull\Core\Procedure\Symptom;
+use VividPull\Core\Procedure\ToldSymptom;
 
 /** What a job shows beside readings and moves, as it comes: mends, photos, curves, complaints, a cable coming off. */
 final class Sightings
@@ -37,8 +37,14 @@ final class Sightings
     /** @var array{why: ReadAnew, from: int}|null why it is read anew, and from which setting on */
     private ?array $readAnew = null;
 
+    /** @var list<ToldSymptom> */
+    private array $told;
+
     /** @param  list<Symptom>  $symptoms  what was said to feel wrong before the job */
-    public function __construct(private array $symptoms) {}
+    public function __construct(array $symptoms)
+    {
+        $this->told = array_map(ToldSymptom::felt(...), $symptoms);
+    }
 
     public function trace(TraceTaken $taken, int $setting): void
     {
@@ -65,15 +71,15 @@ final class Sightings
         $this->soaking = $begun->stamp->at;
     }
 
-    public function complain(Complained $complaint): void
+    public function tell(ToldSymptom $told): void
     {
-        $this->symptoms = [...$this->symptoms, ...$complaint->symptoms];
+        $this->told[] = $told;
     }
 
-    /** @return list<Symptom> what was said to feel wrong, before the job and since */
-    public function symptoms(): array
+    /** @return list<ToldSymptom> what was said to feel wrong, before the job and since, each once */
+    public function told(): array
     {
-        return $this->symptoms;
+        return ToldSymptom::each($this->told);
     }
 
     public function beginReplacing(Replacing $begun): void
@@ -118,7 +124,7 @@ final class Sightings
             $this->refused,
             $this->replacing,
             $this->soaking,
-            array_values(array_unique($this->symptoms, SORT_REGULAR)),
+            $this->told(),
             $this->traces,
             ($this->readAnew['from'] ?? null) === $changedAt ? $this->readAnew['why'] : null,
         );

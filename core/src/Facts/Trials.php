@@ -27,6 +27,9 @@ final class Trials
     /** @var array<string, Checked> */
     private array $foundChecks = [];
 
+    /** @var array<string, Checked> notes that mean something else: whatever is changed, they still do */
+    private array $misread = [];
+
     /** @var list<TriedProof> */
     private array $tried = [];
 
@@ -64,14 +67,15 @@ final class Trials
     {
         $key = Facts::checkKey($check->key, $check->pose?->value);
         $failing = self::failing($key);
+        if ($check->answer === Proof::MISREAD) {
+            $this->misread($key, $check);
+
+            return;
+        }
         $this->ran = $this->ran || $proof?->running->runs() === true;
         $passes = $proof !== null && ($proof->passes($check->answer) || $proof->tolerates($check->answer));
-        $ways = [
-            UnseenChanges::STANDS,
-            UnseenChanges::LOCKED,
-            $failing,
-            ...($proof?->running === Running::Refitted ? [UnseenChanges::OPEN] : []),
-        ];
+        $open = $proof?->running === Running::Refitted ? [UnseenChanges::OPEN] : [];
+        $ways = [UnseenChanges::STANDS, UnseenChanges::LOCKED, $failing, ...$open];
         if ($passes && $this->unseen->overtook($check, ...$ways)) {
             return;
         }
@@ -93,6 +97,14 @@ final class Trials
         $this->tried[] = new TriedProof($check, $at->slack, $at->moves, $at->series);
         if ($at->setting === 0) {
             $this->foundChecks[$key] = $check;
+        }
+    }
+
+    /** Whoever had not seen what was written since speaks of an older note. */
+    private function misread(string $key, Checked $check): void
+    {
+        if (! $this->unseen->overtook($check, self::failing($key))) {
+            $this->misread[$key] = $check;
         }
     }
 
@@ -170,7 +182,7 @@ final class Trials
     /** One proof is tried again. */
     public function tryAgain(string $key): void
     {
-        unset($this->checks[$key]);
+        unset($this->checks[$key], $this->misread[$key]);
     }
 
     public function isAnyTold(): bool
@@ -181,7 +193,7 @@ final class Trials
     /** @return array<string, Checked> answers since the last change, by key and pose */
     public function checks(): array
     {
-        return $this->checks;
+        return $this->checks + $this->misread;
     }
 
     /** @return array<string, Checked> answers given before anything was changed, by key and pose */

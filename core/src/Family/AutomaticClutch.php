@@ -14,6 +14,7 @@ use VividPull\Core\Procedure\JobStage;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Step;
 use VividPull\Core\Procedure\Suspect;
+use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Spec\FamilyKey;
 
 /**
@@ -29,6 +30,11 @@ final readonly class AutomaticClutch extends CommonFamily
     public function title(): string
     {
         return 'Automatic clutch';
+    }
+
+    public function symptoms(): array
+    {
+        return [Symptom::Slips, Symptom::CreepsOut, Symptom::Jerky, Symptom::HardToShift, Symptom::Heavy];
     }
 
     public function makeSafe(): array

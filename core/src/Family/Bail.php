@@ -20,6 +20,7 @@ use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Procedure\Step;
 use VividPull\Core\Procedure\Suspect;
+use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Spec\TimeLimit;
@@ -62,6 +63,14 @@ final readonly class Bail extends CommonFamily
     public function allowsByChoice(): bool
     {
         return false;
+    }
+
+    public function symptoms(): array
+    {
+        return [
+            Symptom::StartsSometimes, Symptom::RopeHard, Symptom::RunsOn, Symptom::NoSpringBack, Symptom::Heavy,
+            Symptom::AgainAndAgain,
+        ];
     }
 
     public function makeSafe(): array

@@ -19,6 +19,7 @@ use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Procedure\Step;
 use VividPull\Core\Procedure\Suspect;
+use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Procedure\WearCause;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Trace\WorkingEnd;
@@ -37,6 +38,14 @@ final readonly class BrakePull extends CommonFamily
     public function title(): string
     {
         return 'Brake pull';
+    }
+
+    public function symptoms(): array
+    {
+        return [
+            Symptom::DoesNotHold, Symptom::Drags, Symptom::Heavy, Symptom::NoSpringBack, Symptom::EndOfThread,
+            Symptom::AgainAndAgain, Symptom::PlayChanges,
+        ];
     }
 
     public function moved(): string

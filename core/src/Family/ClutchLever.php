@@ -22,6 +22,7 @@ use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Procedure\Step;
 use VividPull\Core\Procedure\Suspect;
+use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Procedure\WearCause;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\FreePlayBand;
@@ -77,6 +78,15 @@ final readonly class ClutchLever extends CommonFamily
     public function movesWithHeat(): bool
     {
         return true;
+    }
+
+    public function symptoms(): array
+    {
+        return [
+            Symptom::Slips, Symptom::CreepsIn, Symptom::HardToShift, Symptom::BitesEarly, Symptom::BitesLate,
+            Symptom::Soft, Symptom::Heavy, Symptom::NoSpringBack, Symptom::PlayChanges, Symptom::EndOfThread,
+            Symptom::Wobbles, Symptom::AgainAndAgain,
+        ];
     }
 
     public function makeSafe(): array

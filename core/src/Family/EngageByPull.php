@@ -7,6 +7,7 @@ namespace VividPull\Core\Family;
 use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Cable\HandKind;
 use VividPull\Core\Cable\ReadingPoint;
+use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Procedure\WearCause;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\FreePlayBand;
@@ -32,6 +33,15 @@ final readonly class EngageByPull extends DriveClutch
     public function title(): string
     {
         return 'Drive clutch, engaged by its pull';
+    }
+
+    public function symptoms(): array
+    {
+        return [
+            Symptom::Weak, Symptom::Slips, Symptom::CreepsOut, Symptom::HardToPullBack, Symptom::DeadTravel,
+            Symptom::NoSpringBack, Symptom::Heavy, Symptom::EndOfThread, Symptom::AgainAndAgain,
+            Symptom::PlayChanges,
+        ];
     }
 
     public function drift(): Drift

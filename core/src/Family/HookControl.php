@@ -18,6 +18,7 @@ use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Procedure\Step;
 use VividPull\Core\Procedure\Suspect;
+use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Procedure\WearCause;
 use VividPull\Core\Quantity\StepUnit;
 use VividPull\Core\Spec\FamilyKey;
@@ -49,6 +50,11 @@ final readonly class HookControl extends CommonFamily
     public function title(): string
     {
         return 'Control on hook holes';
+    }
+
+    public function symptoms(): array
+    {
+        return [Symptom::CreepsOut, Symptom::Weak, Symptom::NoSpringBack, Symptom::AgainAndAgain, Symptom::Heavy];
     }
 
     public function lookOver(): array

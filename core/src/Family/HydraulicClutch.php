@@ -15,6 +15,7 @@ use VividPull\Core\Procedure\JobStage;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Step;
 use VividPull\Core\Procedure\Suspect;
+use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Trace\WorkingEnd;
 
@@ -37,6 +38,14 @@ final readonly class HydraulicClutch extends CommonFamily
     public function consumables(): array
     {
         return ['the maker\'s fluid', 'grease for the lever', 'rag', 'cover for the paint'];
+    }
+
+    public function symptoms(): array
+    {
+        return [
+            Symptom::Soft, Symptom::CreepsIn, Symptom::HardToShift, Symptom::Slips, Symptom::Heavy,
+            Symptom::NoSpringBack, Symptom::PlayChanges,
+        ];
     }
 
     public function makeSafe(): array

@@ -17,6 +17,7 @@ use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Procedure\Step;
 use VividPull\Core\Procedure\Suspect;
+use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Quantity\StepUnit;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\Mover;
@@ -109,6 +110,14 @@ final readonly class ModeCables extends CommonFamily
         return $half === null
             ? OutcomeWord::standing($key, $label, $stands, self::BEVEL)
             : OutcomeWord::between($key, $label, ...$stands->around($half, $half));
+    }
+
+    public function symptoms(): array
+    {
+        return [
+            Symptom::DoesNotHold, Symptom::BangsOnUnlocking, Symptom::DashDisagrees, Symptom::HardToShift,
+            Symptom::Heavy, Symptom::AgainAndAgain,
+        ];
     }
 
     public function makeSafe(): array

@@ -13,6 +13,7 @@ use VividPull\Core\Procedure\Gate;
 use VividPull\Core\Procedure\GateKey;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Suspect;
+use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Trace\WorkingEnd;
 
@@ -29,6 +30,14 @@ final readonly class OtherControl extends CommonFamily
     public function title(): string
     {
         return 'Other control';
+    }
+
+    public function symptoms(): array
+    {
+        return [
+            Symptom::DeadTravel, Symptom::Heavy, Symptom::NoSpringBack, Symptom::Drags, Symptom::DoesNotHold,
+            Symptom::PlayChanges, Symptom::EndOfThread, Symptom::Wobbles, Symptom::AgainAndAgain,
+        ];
     }
 
     public function proofs(Run $run): array

@@ -20,6 +20,7 @@ use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Procedure\Step;
 use VividPull\Core\Procedure\Suspect;
+use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\Spec;
 use VividPull\Core\Trace\WorkingEnd;
@@ -54,6 +55,15 @@ final readonly class PedalThrottle extends CommonFamily
     public function allowsByChoice(): bool
     {
         return false;
+    }
+
+    public function symptoms(): array
+    {
+        return [
+            Symptom::LowTopSpeed, Symptom::NotWideOpen, Symptom::Jerky, Symptom::DeadTravel, Symptom::StaysOpen,
+            Symptom::Heavy, Symptom::NoSpringBack, Symptom::PlayChanges, Symptom::EndOfThread,
+            Symptom::AgainAndAgain,
+        ];
     }
 
     public function makeSafe(): array

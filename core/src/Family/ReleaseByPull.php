@@ -15,6 +15,7 @@ use VividPull\Core\Procedure\GateKey;
 use VividPull\Core\Procedure\JobStage;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Suspect;
+use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Procedure\WearCause;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\Spec;
@@ -33,6 +34,15 @@ final readonly class ReleaseByPull extends DriveClutch
     public function title(): string
     {
         return 'Drive clutch, released by its pull';
+    }
+
+    public function symptoms(): array
+    {
+        return [
+            Symptom::Weak, Symptom::Slips, Symptom::CreepsIn, Symptom::HardToShift, Symptom::DeadTravel,
+            Symptom::NoSpringBack, Symptom::Heavy, Symptom::EndOfThread, Symptom::AgainAndAgain,
+            Symptom::PlayChanges,
+        ];
     }
 
     /** It lets go as the handle is drawn: how far to full drive is not what it is judged by. */

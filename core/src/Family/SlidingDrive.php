@@ -18,6 +18,7 @@ use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Procedure\Step;
 use VividPull\Core\Procedure\Suspect;
+use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Procedure\WearCause;
 use VividPull\Core\Quantity\StepUnit;
 use VividPull\Core\Spec\FamilyKey;
@@ -70,6 +71,14 @@ final readonly class SlidingDrive extends CommonFamily
                 OutcomeWord::standing('creeps', 'It creeps with the handle released', Stands::Past, self::RUNG),
             ], [], true),
         ], [Mover::of($clamp, 1.0, 1, 0.0)], 1.0, 2.0);
+    }
+
+    public function symptoms(): array
+    {
+        return [
+            Symptom::Weak, Symptom::CreepsOut, Symptom::HardToPullBack, Symptom::NoSpringBack,
+            Symptom::AgainAndAgain, Symptom::Heavy,
+        ];
     }
 
     public function makeSafe(): array

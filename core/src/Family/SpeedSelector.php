@@ -17,6 +17,7 @@ use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Procedure\Step;
 use VividPull\Core\Procedure\Suspect;
+use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\Mover;
 use VividPull\Core\Spec\OutcomeSetting;
@@ -40,6 +41,14 @@ final readonly class SpeedSelector extends CommonFamily
     public function title(): string
     {
         return 'Speed selector';
+    }
+
+    public function symptoms(): array
+    {
+        return [
+            Symptom::WrongDirection, Symptom::Weak, Symptom::CreepsOut, Symptom::HardToShift, Symptom::Heavy,
+            Symptom::AgainAndAgain,
+        ];
     }
 
     public function consumables(): array

@@ -19,6 +19,7 @@ use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Procedure\Step;
 use VividPull\Core\Procedure\Suspect;
+use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\FreePlayBand;
 use VividPull\Core\Spec\SpecBand;
@@ -59,6 +60,14 @@ final readonly class TriggerThrottle extends CommonFamily
     public function allowsByChoice(): bool
     {
         return false;
+    }
+
+    public function symptoms(): array
+    {
+        return [
+            Symptom::NotWideOpen, Symptom::StaysOpen, Symptom::CreepsOut, Symptom::DeadTravel, Symptom::Heavy,
+            Symptom::NoSpringBack, Symptom::PlayChanges, Symptom::AgainAndAgain, Symptom::EndOfThread,
+        ];
     }
 
     public function makeSafe(): array

@@ -23,6 +23,7 @@ use VividPull\Core\Procedure\Replacement;
 use VividPull\Core\Procedure\Running;
 use VividPull\Core\Procedure\Step;
 use VividPull\Core\Procedure\Suspect;
+use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Spec\FreePlayBand;
 use VividPull\Core\Spec\SpecBand;
@@ -66,6 +67,15 @@ final readonly class TwistGrip extends CommonFamily
     public function allowsByChoice(): bool
     {
         return false;
+    }
+
+    public function symptoms(): array
+    {
+        return [
+            Symptom::StaysOpen, Symptom::IdleRises, Symptom::NotWideOpen, Symptom::DeadTravel, Symptom::Heavy,
+            Symptom::NoSpringBack, Symptom::PlayChanges, Symptom::EndOfThread, Symptom::AgainAndAgain,
+            Symptom::Jerky,
+        ];
     }
 
     public function makeSafe(): array

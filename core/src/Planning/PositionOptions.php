@@ -42,7 +42,7 @@ final readonly class PositionOptions
         // Hundreds of places are gone through for one answer: what is the same at all of them is asked once.
         $healthy = $adjuster->healthy();
         $isOutward = $drift->isOutwardFor($adjuster);
-        [$travel, $reserve] = [$adjuster->travel(), $drift->reserveOf($adjuster)->count];
+        $reserve = $drift->reserveOf($adjuster)->count;
         $ranges = [];
         foreach (self::places($at, $room, $step, $within) as $n) {
             $to = $at === null ? null : Steps::fromCount($at->count + $n * $step);
@@ -50,12 +50,8 @@ final readonly class PositionOptions
             // Where the shop parks an adjuster, its reserve is the shop's own choice.
             $isParked = $parking !== null && $unparked === 0;
             $usesReserve = $isOutward ? $n > 0 : $n < 0;
-            $left = match (true) {
-                $to === null => -1,
-                $isOutward => $travel->to->count - $to->count,
-                default => $to->count - $travel->from->count,
-            };
-            self::add($ranges, new EqualCostRange(
+            $left = $to === null ? -1 : self::left($adjuster->travel(), $to, $isOutward);
+            $ranges = self::with($ranges, new EqualCostRange(
                 $n,
                 $n,
                 (int) ($to === null ? $n !== 0 : ! $healthy->contains($to)),
@@ -69,19 +65,27 @@ final readonly class PositionOptions
         return new self($adjuster, $slack, $step, $ranges);
     }
 
+    /** 720ths of a turn that are left from a place to the end of the travel. */
+    private static function left(StepRange $travel, Steps $to, bool $isOutward): int
+    {
+        return $isOutward ? $travel->to->count - $to->count : $to->count - $travel->from->count;
+    }
+
     /**
      * One more place; with the one before it, where they cost alike.
      *
      * @param  list<EqualCostRange>  $ranges
+     * @return non-empty-list<EqualCostRange>
      */
-    private static function add(array &$ranges, EqualCostRange $here): void
+    private static function with(array $ranges, EqualCostRange $here): array
     {
-        $last = count($ranges) - 1;
-        if ($last >= 0 && $ranges[$last]->to === $here->from - 1 && $ranges[$last]->costsLike($here)) {
-            $ranges[$last] = $ranges[$last]->upTo($here->to);
-        } else {
-            $ranges[] = $here;
-        }
+        $last = array_pop($ranges);
+
+        return match (true) {
+            $last === null => [$here],
+            $last->to === $here->from - 1 && $last->costsLike($here) => [...$ranges, $last->upTo($here->to)],
+            default => [...$ranges, $last, $here],
+        };
     }
 
     /** The same adjuster left where it is. */

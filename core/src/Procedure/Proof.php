@@ -15,6 +15,9 @@ final readonly class Proof
     /** The word for what cannot be seen on this machine, such as an arm inside its case. */
     public const NOT_HERE = 'not_here';
 
+    /** The answer to what was read out of a note, and is not what it says: nothing is tried for it. */
+    public const MISREAD = 'misread';
+
     /** The word for what is seen to be wrong still, and left so with its reason. */
     public const LEFT = 'left';
 
@@ -142,6 +145,12 @@ final readonly class Proof
             $running ?? $this->running,
             $suspects ?? $this->suspects,
         );
+    }
+
+    /** With what running this answer comes about. */
+    public function runningFor(string $answer): Running
+    {
+        return $answer === self::MISREAD ? Running::Still : $this->running;
     }
 
     /** Whether an answer needs its reason. */

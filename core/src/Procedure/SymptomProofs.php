@@ -15,15 +15,15 @@ final readonly class SymptomProofs
     private function __construct() {}
 
     /**
-     * @param  list<Symptom>  $symptoms
+     * @param  list<ToldSymptom>  $told
      * @param  bool  $worksWhileHeld  whether what the control works goes on for as long as that is held
      * @return list<Proof>
      */
-    public static function of(array $symptoms, bool $worksWhileHeld): array
+    public static function of(array $told, bool $worksWhileHeld): array
     {
         return array_map(
-            static fn (Symptom $one): Proof => self::proof($one, $one->stopsTheMachine($worksWhileHeld)),
-            $symptoms,
+            static fn (ToldSymptom $one): Proof => self::proof($one, $one->symptom->stopsTheMachine($worksWhileHeld)),
+            $told,
         );
     }
 
@@ -49,14 +49,16 @@ final readonly class SymptomProofs
         return self::BEGINNING.$symptom->value;
     }
 
-    private static function proof(Symptom $symptom, bool $stops): Proof
+    private static function proof(ToldSymptom $told, bool $stops): Proof
     {
         // What would hurt somebody is never left, and never taken as gone unseen.
         $more = $stops ? [] : [Proof::LEFT => 'Still there, left so', Proof::NOT_HERE => 'Cannot be tried here'];
+        // Words are guessed at: whoever wrote them may say that they mean something else.
+        $more += $told->note === null ? [] : [Proof::MISREAD => 'The note means something else'];
 
         return Proof::choice(
-            self::key($symptom),
-            'Brought in for: '.lcfirst($symptom->words()).'. Gone?',
+            self::key($told->symptom),
+            $told->said().'. Gone?',
             ['gone' => 'Gone', 'still' => 'Still there'] + $more,
             ['gone', ...array_keys($more)],
             $stops ? 'Wheels blocked or off the ground, nobody in front, a hand at the switch.' : null,

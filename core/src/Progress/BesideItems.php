@@ -257,7 +257,7 @@ final readonly class BesideItems
     private function foundFailing(): array
     {
         return array_filter(
-            [...$this->foundProofs(), ...$this->spec->symptomProofs($this->facts->observations->symptoms)],
+            [...$this->foundProofs(), ...$this->spec->symptomProofs($this->facts->observations->told)],
             fn (Proof $proof): bool => ($answer = $this->facts->answers->checks[$proof->key] ?? null) !== null
                 && ! $proof->passes($answer->answer),
         );

@@ -22,6 +22,7 @@ use VividPull\Core\Procedure\Inspection;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Running;
 use VividPull\Core\Procedure\Step;
+use VividPull\Core\Procedure\SymptomProofs;
 use VividPull\Core\Spec\Spec;
 
 /** What is confirmed, looked over, put right where that found a fault, and tried. */
@@ -218,11 +219,23 @@ final readonly class CheckItems
                 $given?->stamp,
                 $given !== null && $proof->tolerates($given->answer),
             ),
-            null,
+            $this->noteBehind($proof),
             $proof->caution,
             self::answersTo($proof, $pose),
             subject: new ItemSubject($pose?->value),
         );
+    }
+
+    /** The note that makes it ask, word for word. */
+    private function noteBehind(Proof $proof): ?string
+    {
+        foreach ($this->facts->observations->told as $told) {
+            if ($told->note !== null && $proof->key === SymptomProofs::key($told->symptom)) {
+                return 'Written in the log: '.Quoted::text($told->note).'.';
+            }
+        }
+
+        return null;
     }
 
     /** @return list<Answer> */
@@ -231,12 +244,16 @@ final readonly class CheckItems
         $answers = [];
         foreach ($proof->answers->words as $word => $label) {
             $asksWhy = $proof->asksWhy($word);
-            $tone = $proof->passes($word) ? AnswerTone::Right : AnswerTone::Wrong;
+            $tone = match (true) {
+                $asksWhy, $word === Proof::MISREAD => AnswerTone::Plain,
+                $proof->passes($word) => AnswerTone::Right,
+                default => AnswerTone::Wrong,
+            };
             $answers[] = new Answer(
                 $word,
                 $label,
                 Checked::draft($proof->key, $word, $pose),
-                $asksWhy ? AnswerTone::Plain : $tone,
+                $tone,
                 $asksWhy,
                 $asksWhy ? 'Why not?' : null,
             );

@@ -128,7 +128,7 @@ final readonly class QuickCheck
             $first->spec->aim === null => 'No play is read on this control: it is a whole job',
             $facts->chosen->isCheck === false => 'It was gone on with as a whole job',
             $facts->tag !== null => "A tag stands ({$facts->tag->reason}): only a whole job lifts it",
-            $facts->observations->symptoms !== [] => 'It was brought in with something that feels wrong: that takes a whole job',
+            $facts->observations->told !== [] => $facts->observations->told[0]->said().'. That takes a whole job',
             $facts->answers->wireInNotes() !== null => 'The log tells of a wire that may part: it is a whole job now',
             $facts->chosen->byChoice !== null, $isFailed, $isFault => 'Something is not right: it is a whole job now',
             $facts->observations->putRight !== []

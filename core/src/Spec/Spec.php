@@ -13,6 +13,7 @@ use VividPull\Core\Procedure\PackFindings;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Procedure\SymptomProofs;
+use VividPull\Core\Procedure\ToldSymptom;
 use WeakMap;
 
 /** What one control of one machine model is judged by: one version, never changed once a job has used it. */
@@ -119,12 +120,21 @@ final readonly class Spec
     }
 
     /**
-     * @param  list<Symptom>  $symptoms
+     * @param  list<ToldSymptom>  $told
      * @return list<Proof> whether each is gone
      */
-    public function symptomProofs(array $symptoms): array
+    public function symptomProofs(array $told): array
     {
-        return SymptomProofs::of($symptoms, $this->declared->worksWhileHeld());
+        return SymptomProofs::of($told, $this->declared->worksWhileHeld());
+    }
+
+    /** @return list<Symptom> those told of this control by which nobody runs it until their cause is found */
+    public function stopping(): array
+    {
+        return array_values(array_filter(
+            $this->declared->symptoms(),
+            fn (Symptom $one): bool => $one->stopsTheMachine($this->declared->worksWhileHeld()),
+        ));
     }
 
     public function wheelsMatter(): bool

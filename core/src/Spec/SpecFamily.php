@@ -8,6 +8,7 @@ use VividPull\Core\Cable\Pose;
 use VividPull\Core\Cable\Run;
 use VividPull\Core\Procedure\Inspection;
 use VividPull\Core\Procedure\Proof;
+use VividPull\Core\Procedure\Symptom;
 
 /** What a spec takes from the family of its control. */
 interface SpecFamily
@@ -22,6 +23,9 @@ interface SpecFamily
      * does not come back by itself goes on without a hand.
      */
     public function worksWhileHeld(): bool;
+
+    /** @return list<Symptom> what people tell of it, in the words they use */
+    public function symptoms(): array;
 
     /** Whether heat changes its play so much that cold or hot is written down even where its book is silent. */
     public function movesWithHeat(): bool;

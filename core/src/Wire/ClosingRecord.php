@@ -164,7 +164,7 @@ final readonly class ClosingRecord
             }
         }
 
-        foreach ($state->spec->symptomProofs($state->facts->observations->symptoms) as $proof) {
+        foreach ($state->spec->symptomProofs($state->facts->observations->told) as $proof) {
             $given = $state->facts->answers->checks[$proof->key] ?? null;
             $left = $given?->answer === Proof::LEFT
                 ? [...$left, SymptomProofs::words($proof).", still there: {$given->remark}"]

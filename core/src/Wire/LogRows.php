@@ -9,9 +9,11 @@ use VividPull\Core\Cable\Pose;
 use VividPull\Core\Facts\ReadingGroup;
 use VividPull\Core\Judging\Judging;
 use VividPull\Core\Log\Entry\Entry;
+use VividPull\Core\Log\Entry\Noted;
 use VividPull\Core\Log\Entry\ReadingTaken;
 use VividPull\Core\Log\EntryKind;
 use VividPull\Core\Log\LogNames;
+use VividPull\Core\Procedure\OwnWords;
 
 /**
  * The bench log in the trade's words, one row an entry, oldest first.
@@ -111,12 +113,24 @@ final readonly class LogRows
             'expanded_mm' => $group?->found->expanded(),
             'count' => $group?->found->count,
             'change_mm' => $this->changes[$entry->stamp->id] ?? null,
-            'says' => $group === null ? null : $this->says($group),
+            'says' => match (true) {
+                $group !== null => $this->says($group),
+                $entry instanceof Noted && $voided === null => $this->readOut($entry),
+                default => null,
+            },
             'voided' => $voided,
             'can_uphold' => $open && $entry instanceof ReadingTaken && isset($this->asked[$entry->stamp->id]),
             'can_void' => $open && $entry->kind()->canBeVoided(),
             'can_amend' => $open && $entry->kind()->canBeAmended(),
         ];
+    }
+
+    /** What a note seems to tell of by which nobody runs the machine: whoever wrote it sees what it is taken for. */
+    private function readOut(Noted $note): ?string
+    {
+        $told = OwnWords::stopping($note->text, $this->state->spec->stopping());
+
+        return $told === [] ? null : 'Asked about before signing: '.lcfirst(implode('; ', $told));
     }
 
     private function says(ReadingGroup $group): string

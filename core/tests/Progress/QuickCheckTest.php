@@ -145,7 +145,7 @@ final class QuickCheckTest extends TestCase
         $complained = TestJob::clutchCheck(['symptoms' => ['creeps_in']]);
 
         self::assertStringContainsString('only a whole job lifts it', $tagged->state->progress->check->over ?? '');
-        self::assertStringContainsString('brought in', $complained->state->progress->check->over ?? '');
+        self::assertStringContainsString('Brought in for: creeps', $complained->state->progress->check->over ?? '');
     }
 
     public function test_a_whole_job_is_not_closed_as_checked(): void

@@ -12,6 +12,7 @@ use VividPull\Core\Log\Role;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Procedure\SymptomProofs;
+use VividPull\Core\Procedure\ToldSymptom;
 use VividPull\Core\Progress\Answer;
 use VividPull\Core\Progress\AnswerTone;
 use VividPull\Core\Progress\StageItem;
@@ -124,7 +125,10 @@ final class SymptomGoneTest extends TestCase
             ->ready()
             ->entry('complaint', ['symptoms' => ['creeps_in', 'heavy']]);
 
-        self::assertSame([Symptom::Heavy, Symptom::CreepsIn], $job->state->facts->observations->symptoms);
+        self::assertEquals(
+            [ToldSymptom::felt(Symptom::Heavy), ToldSymptom::felt(Symptom::CreepsIn)],
+            $job->state->facts->observations->told,
+        );
         self::assertNotNull($job->state->progress->item('check:gone_creeps_in'));
         self::assertStringContainsString(
             'brought in for: creeps or lurches',
@@ -151,9 +155,9 @@ final class SymptomGoneTest extends TestCase
         $job = TestJob::clutch();
         $job->person = new Person('mirre', 'Mirre', Role::Apprentice);
 
-        self::assertSame(
-            [Symptom::Slips],
-            $job->entry('complaint', ['symptoms' => ['slips']])->state->facts->observations->symptoms,
+        self::assertEquals(
+            [ToldSymptom::felt(Symptom::Slips)],
+            $job->entry('complaint', ['symptoms' => ['slips']])->state->facts->observations->told,
         );
         self::assertStringContainsString(
             'is not on this job',
@@ -202,7 +206,7 @@ final class SymptomGoneTest extends TestCase
     #[DataProvider('symptoms')]
     public function test_only_gone_passes_where_it_stops_the_machine(Symptom $symptom, bool $isHeld): void
     {
-        [$proof] = SymptomProofs::of([$symptom], $isHeld);
+        [$proof] = SymptomProofs::of([ToldSymptom::felt($symptom)], $isHeld);
 
         self::assertTrue($proof->passes('gone'));
         self::assertFalse($proof->passes('still'));

@@ -9,7 +9,9 @@ use VividPull\Core\Diagnosis\Check;
 use VividPull\Core\Diagnosis\Commonness;
 use VividPull\Core\Diagnosis\Grade;
 use VividPull\Core\Diagnosis\Knowledge;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Procedure\Symptom;
+use VividPull\Core\Spec\FamilyKey;
 
 /** A centrifugal clutch: a tight lever is normal, nothing is set by a cable. Common practice, no source. */
 final readonly class AutomaticClutchCauses implements KnownFamily
@@ -17,7 +19,7 @@ final readonly class AutomaticClutchCauses implements KnownFamily
     public static function knowledge(): Knowledge
     {
         return Knowledge::of(
-            [Symptom::Slips, Symptom::CreepsOut, Symptom::Jerky, Symptom::HardToShift, Symptom::Heavy],
+            Families::of(FamilyKey::AutomaticClutch)->symptoms(),
             self::checks(),
             [...self::settings(), ...self::parts()],
             Shared::ofAnyCable(),

@@ -9,7 +9,9 @@ use VividPull\Core\Diagnosis\Check;
 use VividPull\Core\Diagnosis\Commonness;
 use VividPull\Core\Diagnosis\Grade;
 use VividPull\Core\Diagnosis\Knowledge;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Procedure\Symptom;
+use VividPull\Core\Spec\FamilyKey;
 
 /**
  * An operator-presence bail: closed it frees the brake and opens the stop contact, let go it stops the blade. Common
@@ -20,14 +22,7 @@ final readonly class BailCauses implements KnownFamily
     public static function knowledge(): Knowledge
     {
         return Knowledge::of(
-            [
-                Symptom::StartsSometimes,
-                Symptom::RopeHard,
-                Symptom::RunsOn,
-                Symptom::NoSpringBack,
-                Symptom::Heavy,
-                Symptom::AgainAndAgain,
-            ],
+            Families::of(FamilyKey::Bail)->symptoms(),
             self::checks(),
             [...self::settings(), ...self::parts(), ...self::imitators()],
             Shared::ofAnyCable(),

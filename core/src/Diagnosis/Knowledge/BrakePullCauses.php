@@ -9,8 +9,10 @@ use VividPull\Core\Diagnosis\Check;
 use VividPull\Core\Diagnosis\Commonness;
 use VividPull\Core\Diagnosis\Grade;
 use VividPull\Core\Diagnosis\Knowledge;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Procedure\Bearing;
 use VividPull\Core\Procedure\Symptom;
+use VividPull\Core\Spec\FamilyKey;
 
 /** A brake worked by a cable. Common practice, no source. */
 final readonly class BrakePullCauses implements KnownFamily
@@ -18,10 +20,7 @@ final readonly class BrakePullCauses implements KnownFamily
     public static function knowledge(): Knowledge
     {
         return Knowledge::of(
-            [
-                Symptom::DoesNotHold, Symptom::Drags, Symptom::Heavy, Symptom::NoSpringBack, Symptom::EndOfThread,
-                Symptom::AgainAndAgain, Symptom::PlayChanges,
-            ],
+            Families::of(FamilyKey::BrakePull)->symptoms(),
             self::checks(),
             [...self::settings(), ...self::parts()],
             Shared::ofAnyCable(),

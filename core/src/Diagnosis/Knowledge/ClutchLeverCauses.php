@@ -9,8 +9,10 @@ use VividPull\Core\Diagnosis\Check;
 use VividPull\Core\Diagnosis\Commonness;
 use VividPull\Core\Diagnosis\Grade;
 use VividPull\Core\Diagnosis\Knowledge;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Procedure\Bearing;
 use VividPull\Core\Procedure\Symptom;
+use VividPull\Core\Spec\FamilyKey;
 
 /**
  * A clutch lever on a motorcycle or ATV. The order for a slipping clutch (play, oil, basket and plates, springs)
@@ -26,11 +28,7 @@ final readonly class ClutchLeverCauses implements KnownFamily
     public static function knowledge(): Knowledge
     {
         return Knowledge::of(
-            [
-                Symptom::Slips, Symptom::CreepsIn, Symptom::HardToShift, Symptom::BitesEarly, Symptom::BitesLate,
-                Symptom::Soft, Symptom::Heavy, Symptom::NoSpringBack, Symptom::PlayChanges, Symptom::EndOfThread,
-                Symptom::Wobbles, Symptom::AgainAndAgain,
-            ],
+            Families::of(FamilyKey::ClutchLever)->symptoms(),
             [...self::outside(), ...self::inside()],
             [...self::settings(), ...self::ofTheLever(), ...self::ofTheArm(), ...self::ofThePack()],
             Shared::ofAnyCable(),

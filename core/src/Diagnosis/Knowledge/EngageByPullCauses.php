@@ -8,8 +8,10 @@ use VividPull\Core\Diagnosis\Cause;
 use VividPull\Core\Diagnosis\Commonness;
 use VividPull\Core\Diagnosis\Grade;
 use VividPull\Core\Diagnosis\Knowledge;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Procedure\Bearing;
 use VividPull\Core\Procedure\Symptom;
+use VividPull\Core\Spec\FamilyKey;
 
 /** A drive clutch that takes hold when its handle is pushed down. Common practice, no source. */
 final readonly class EngageByPullCauses implements KnownFamily
@@ -17,11 +19,7 @@ final readonly class EngageByPullCauses implements KnownFamily
     public static function knowledge(): Knowledge
     {
         return Knowledge::of(
-            [
-                Symptom::Weak, Symptom::Slips, Symptom::CreepsOut, Symptom::HardToPullBack, Symptom::DeadTravel,
-                Symptom::NoSpringBack, Symptom::Heavy, Symptom::EndOfThread, Symptom::AgainAndAgain,
-                Symptom::PlayChanges,
-            ],
+            Families::of(FamilyKey::EngageByPull)->symptoms(),
             SharedDrive::checks(
                 'Handle at rest, in gear',
                 'Engine off: roll it by hand. Is the clutch free?',

@@ -9,8 +9,10 @@ use VividPull\Core\Diagnosis\Check;
 use VividPull\Core\Diagnosis\Commonness;
 use VividPull\Core\Diagnosis\Grade;
 use VividPull\Core\Diagnosis\Knowledge;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Procedure\Bearing;
 use VividPull\Core\Procedure\Symptom;
+use VividPull\Core\Spec\FamilyKey;
 
 /** A control whose Z-bend sits in one of several holes. Common practice, no source. */
 final readonly class HookControlCauses implements KnownFamily
@@ -18,7 +20,7 @@ final readonly class HookControlCauses implements KnownFamily
     public static function knowledge(): Knowledge
     {
         return Knowledge::of(
-            [Symptom::CreepsOut, Symptom::Weak, Symptom::NoSpringBack, Symptom::AgainAndAgain, Symptom::Heavy],
+            Families::of(FamilyKey::HookControl)->symptoms(),
             self::checks(),
             [...self::settings(), ...self::parts()],
             Shared::ofAnyCable(),

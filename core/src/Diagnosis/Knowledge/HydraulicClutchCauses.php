@@ -9,7 +9,9 @@ use VividPull\Core\Diagnosis\Check;
 use VividPull\Core\Diagnosis\Commonness;
 use VividPull\Core\Diagnosis\Grade;
 use VividPull\Core\Diagnosis\Knowledge;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Procedure\Symptom;
+use VividPull\Core\Spec\FamilyKey;
 
 /** A hydraulic clutch: no cable play; fluid work is the maker\'s procedure. Common practice, no source. */
 final readonly class HydraulicClutchCauses implements KnownFamily
@@ -17,10 +19,7 @@ final readonly class HydraulicClutchCauses implements KnownFamily
     public static function knowledge(): Knowledge
     {
         return Knowledge::of(
-            [
-                Symptom::Soft, Symptom::CreepsIn, Symptom::HardToShift, Symptom::Slips, Symptom::Heavy,
-                Symptom::NoSpringBack, Symptom::PlayChanges,
-            ],
+            Families::of(FamilyKey::HydraulicClutch)->symptoms(),
             self::checks(),
             [...self::settings(), ...self::parts()],
         );

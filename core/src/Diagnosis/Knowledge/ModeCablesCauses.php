@@ -9,8 +9,10 @@ use VividPull\Core\Diagnosis\Check;
 use VividPull\Core\Diagnosis\Commonness;
 use VividPull\Core\Diagnosis\Grade;
 use VividPull\Core\Diagnosis\Knowledge;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Procedure\Bearing;
 use VividPull\Core\Procedure\Symptom;
+use VividPull\Core\Spec\FamilyKey;
 
 /** Mode, park and differential cables that meet at one arm. Common practice, no source. */
 final readonly class ModeCablesCauses implements KnownFamily
@@ -18,14 +20,7 @@ final readonly class ModeCablesCauses implements KnownFamily
     public static function knowledge(): Knowledge
     {
         return Knowledge::of(
-            [
-                Symptom::DoesNotHold,
-                Symptom::BangsOnUnlocking,
-                Symptom::DashDisagrees,
-                Symptom::HardToShift,
-                Symptom::Heavy,
-                Symptom::AgainAndAgain,
-            ],
+            Families::of(FamilyKey::ModeCables)->symptoms(),
             self::checks(),
             [...self::settings(), ...self::parts()],
             Shared::ofAnyCable(),

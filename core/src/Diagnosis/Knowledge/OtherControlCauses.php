@@ -9,8 +9,10 @@ use VividPull\Core\Diagnosis\Check;
 use VividPull\Core\Diagnosis\Commonness;
 use VividPull\Core\Diagnosis\Grade;
 use VividPull\Core\Diagnosis\Knowledge;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Procedure\Bearing;
 use VividPull\Core\Procedure\Symptom;
+use VividPull\Core\Spec\FamilyKey;
 
 /** Any cable with play. Common practice, no source. */
 final readonly class OtherControlCauses implements KnownFamily
@@ -18,10 +20,7 @@ final readonly class OtherControlCauses implements KnownFamily
     public static function knowledge(): Knowledge
     {
         return Knowledge::of(
-            [
-                Symptom::DeadTravel, Symptom::Heavy, Symptom::NoSpringBack, Symptom::Drags, Symptom::DoesNotHold,
-                Symptom::PlayChanges, Symptom::EndOfThread, Symptom::Wobbles, Symptom::AgainAndAgain,
-            ],
+            Families::of(FamilyKey::OtherControl)->symptoms(),
             self::checks(),
             [...self::settings(), ...self::parts()],
             Shared::ofAnyCable(),

@@ -9,8 +9,10 @@ use VividPull\Core\Diagnosis\Check;
 use VividPull\Core\Diagnosis\Commonness;
 use VividPull\Core\Diagnosis\Grade;
 use VividPull\Core\Diagnosis\Knowledge;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Procedure\Bearing;
 use VividPull\Core\Procedure\Symptom;
+use VividPull\Core\Spec\FamilyKey;
 
 /**
  * A throttle pedal with a governor: the primary cable to the governor arm, the secondary to the carburettor. Common
@@ -21,11 +23,7 @@ final readonly class PedalThrottleCauses implements KnownFamily
     public static function knowledge(): Knowledge
     {
         return Knowledge::of(
-            [
-                Symptom::LowTopSpeed, Symptom::NotWideOpen, Symptom::Jerky, Symptom::DeadTravel, Symptom::StaysOpen,
-                Symptom::Heavy, Symptom::NoSpringBack, Symptom::PlayChanges, Symptom::EndOfThread,
-                Symptom::AgainAndAgain,
-            ],
+            Families::of(FamilyKey::PedalThrottle)->symptoms(),
             self::checks(),
             [...self::settings(), ...self::parts()],
             Shared::ofAnyCable(),

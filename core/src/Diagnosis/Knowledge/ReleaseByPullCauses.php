@@ -8,8 +8,10 @@ use VividPull\Core\Diagnosis\Cause;
 use VividPull\Core\Diagnosis\Commonness;
 use VividPull\Core\Diagnosis\Grade;
 use VividPull\Core\Diagnosis\Knowledge;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Procedure\Bearing;
 use VividPull\Core\Procedure\Symptom;
+use VividPull\Core\Spec\FamilyKey;
 
 /** A drive clutch that drives with its handle let go and stands with it pulled. Common practice, no source. */
 final readonly class ReleaseByPullCauses implements KnownFamily
@@ -17,11 +19,7 @@ final readonly class ReleaseByPullCauses implements KnownFamily
     public static function knowledge(): Knowledge
     {
         return Knowledge::of(
-            [
-                Symptom::Weak, Symptom::Slips, Symptom::CreepsIn, Symptom::HardToShift, Symptom::DeadTravel,
-                Symptom::NoSpringBack, Symptom::Heavy, Symptom::EndOfThread, Symptom::AgainAndAgain,
-                Symptom::PlayChanges,
-            ],
+            Families::of(FamilyKey::ReleaseByPull)->symptoms(),
             SharedDrive::checks(
                 'Handle drawn and held, in gear',
                 'Engine off: roll it by hand. Is the clutch free?',

@@ -9,8 +9,10 @@ use VividPull\Core\Diagnosis\Check;
 use VividPull\Core\Diagnosis\Commonness;
 use VividPull\Core\Diagnosis\Grade;
 use VividPull\Core\Diagnosis\Knowledge;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Procedure\Bearing;
 use VividPull\Core\Procedure\Symptom;
+use VividPull\Core\Spec\FamilyKey;
 
 /** A self-propelled drive worked by a sliding handle: a toothed conduit in a clamp. Common practice, no source. */
 final readonly class SlidingDriveCauses implements KnownFamily
@@ -18,14 +20,7 @@ final readonly class SlidingDriveCauses implements KnownFamily
     public static function knowledge(): Knowledge
     {
         return Knowledge::of(
-            [
-                Symptom::Weak,
-                Symptom::CreepsOut,
-                Symptom::HardToPullBack,
-                Symptom::NoSpringBack,
-                Symptom::AgainAndAgain,
-                Symptom::Heavy,
-            ],
+            Families::of(FamilyKey::SlidingDrive)->symptoms(),
             self::checks(),
             [...self::settings(), ...self::parts()],
             Shared::ofAnyCable(),

@@ -9,7 +9,9 @@ use VividPull\Core\Diagnosis\Check;
 use VividPull\Core\Diagnosis\Commonness;
 use VividPull\Core\Diagnosis\Grade;
 use VividPull\Core\Diagnosis\Knowledge;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Procedure\Symptom;
+use VividPull\Core\Spec\FamilyKey;
 
 /** A speed selector with detents on a friction disc. Common practice, no source. */
 final readonly class SpeedSelectorCauses implements KnownFamily
@@ -17,14 +19,7 @@ final readonly class SpeedSelectorCauses implements KnownFamily
     public static function knowledge(): Knowledge
     {
         return Knowledge::of(
-            [
-                Symptom::WrongDirection,
-                Symptom::Weak,
-                Symptom::CreepsOut,
-                Symptom::HardToShift,
-                Symptom::Heavy,
-                Symptom::AgainAndAgain,
-            ],
+            Families::of(FamilyKey::SpeedSelector)->symptoms(),
             self::checks(),
             [...self::settings(), ...self::parts()],
             Shared::ofAnyCable(),

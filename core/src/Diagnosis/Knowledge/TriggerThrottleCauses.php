@@ -9,8 +9,10 @@ use VividPull\Core\Diagnosis\Check;
 use VividPull\Core\Diagnosis\Commonness;
 use VividPull\Core\Diagnosis\Grade;
 use VividPull\Core\Diagnosis\Knowledge;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Procedure\Bearing;
 use VividPull\Core\Procedure\Symptom;
+use VividPull\Core\Spec\FamilyKey;
 
 /** A throttle trigger on a trimmer, a pole saw or another tool held in the hands. Common practice, no source. */
 final readonly class TriggerThrottleCauses implements KnownFamily
@@ -18,10 +20,7 @@ final readonly class TriggerThrottleCauses implements KnownFamily
     public static function knowledge(): Knowledge
     {
         return Knowledge::of(
-            [
-                Symptom::NotWideOpen, Symptom::StaysOpen, Symptom::CreepsOut, Symptom::DeadTravel, Symptom::Heavy,
-                Symptom::NoSpringBack, Symptom::PlayChanges, Symptom::AgainAndAgain, Symptom::EndOfThread,
-            ],
+            Families::of(FamilyKey::TriggerThrottle)->symptoms(),
             self::checks(),
             [...self::settings(), ...self::parts()],
             Shared::ofAnyCable(),

@@ -9,8 +9,10 @@ use VividPull\Core\Diagnosis\Check;
 use VividPull\Core\Diagnosis\Commonness;
 use VividPull\Core\Diagnosis\Grade;
 use VividPull\Core\Diagnosis\Knowledge;
+use VividPull\Core\Family\Families;
 use VividPull\Core\Procedure\Bearing;
 use VividPull\Core\Procedure\Symptom;
+use VividPull\Core\Spec\FamilyKey;
 
 /** A throttle worked by a twist grip, single or push-pull. Common practice, no source. */
 final readonly class TwistGripCauses implements KnownFamily
@@ -18,11 +20,7 @@ final readonly class TwistGripCauses implements KnownFamily
     public static function knowledge(): Knowledge
     {
         return Knowledge::of(
-            [
-                Symptom::StaysOpen, Symptom::IdleRises, Symptom::NotWideOpen, Symptom::DeadTravel, Symptom::Heavy,
-                Symptom::NoSpringBack, Symptom::PlayChanges, Symptom::EndOfThread, Symptom::AgainAndAgain,
-                Symptom::Jerky,
-            ],
+            Families::of(FamilyKey::TwistGrip)->symptoms(),
             self::checks(),
             [...self::settings(), ...self::parts(), ...self::imitators()],
             Shared::ofAnyCable(),

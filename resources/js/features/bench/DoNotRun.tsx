@@ -6,7 +6,7 @@ import { moment } from '../../lib/time';
 import { BenchLink } from './BenchLink';
 import { placeOf } from './place';
 
-/** With a tag on it, or found unfit by a job that is still open. */
+/** With a tag on it, or with what an open job found, or was told, by which nobody runs it. */
 export const DoNotRun = ({ rows }: { rows: readonly BenchRow[] }) => (
   <Sheet padding="4" tone={rows.length === 0 ? 'plain' : 'stop'}>
     <Flex gap="2" alignItems="center" marginBottom="2">
@@ -22,7 +22,7 @@ export const DoNotRun = ({ rows }: { rows: readonly BenchRow[] }) => (
         <Box textStyle="small">
           {row.control.name},{' '}
           {row.control.tag === null
-            ? 'found by its open job'
+            ? 'in its open job'
             : `tagged ${moment(row.control.tag.at)} by ${row.control.tag.by}`}
         </Box>
       </BenchLink>

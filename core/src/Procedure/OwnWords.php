@@ -2,10 +2,7 @@
 
 declare(strict_types=1);
 
-namespace VividPull\Core\Diagnosis;
-
-use VividPull\Core\Procedure\Symptom;
-use VividPull\Core\Procedure\WireDamage;
+namespace VividPull\Core\Procedure;
 
 /**
  * What somebody's own words seem to mean. It is shown as what was understood, and everybody may say otherwise: so a
@@ -24,6 +21,9 @@ final readonly class OwnWords
     private const SPRING = '(?<!since )(?<!last )(?<!this )(?<!every )(?<!in )(?<!since the )(?<!in the )(?<!conduit )springs?\b[^.]*(?:broke|snapp|off\b|unhook|weak|tired|missing|gone|lost)|(?:broken|weak|tired|missing|no) (?:return )?spring\b';
 
     private const LINING = '(?:lining|shoe|pad)s?\b[^.]*(?:worn|thin|gone|oily|greas|glaz)|(?:worn|oily|glazed) (?:lining|shoe|pad)';
+
+    /** That it does not creep is good; that it should not is a complaint. */
+    private const CREEP = '(?<!no )(?<!(?<!should )not )(?<!(?<!should)n[\'’]t )(?<!never )creep';
 
     private const GOES_ON = 'keeps? (?:rev|going|driv|runn|pull|mov|turn|spin|roll|on\b)|runs? (?:on|away)|(?:took|takes) off by itself';
 
@@ -47,14 +47,15 @@ final readonly class OwnWords
     /**
      * What they seem to mean by which nobody runs the machine until its cause is found.
      *
+     * @param  list<Symptom>  $stopping  those of the control by which nobody runs it
      * @return list<string> in words: symptoms in the family's order, and a wire that may part, which is a matter of
      *     danger on every control
      */
-    public static function stopping(string $words, Knowledge $knowledge): array
+    public static function stopping(string $words, array $stopping): array
     {
         $symptoms = array_map(
             static fn (Symptom $one): string => $one->words(),
-            self::understood($words, $knowledge->stopping()),
+            self::understood($words, $stopping),
         );
 
         return WireDamage::isSaid($words)
@@ -83,7 +84,7 @@ final readonly class OwnWords
 
         return match ($symptom) {
             Symptom::Slips => 'slip|scream|revs? (?:go(?:es)? )?(?:up|rise)|spins? up|smells? (?:of )?burn|burning|(?:engine|revs)[^.]*(?:but|no)[^.]*(?:faster|drive|pull)',
-            Symptom::CreepsIn => 'creep|lurch|(?<!lever )(?<!cable )drags?|jumps? (?:forward|[^.]*(?:in|into) gear)|stalls?[^.]*(?:in gear|lights)|(?:wants to|still) (?:move|drive|go|pull)|(?:moves?|drives?|pulls?|drags?|rolls?|stop)[^.]*(?:lever|clutch|handle) (?:is )?(?:in|pulled)'
+            Symptom::CreepsIn => self::CREEP.'|lurch|(?<!lever )(?<!cable )drags?|jumps? (?:forward|[^.]*(?:in|into) gear)|stalls?[^.]*(?:in gear|lights)|(?:wants to|still) (?:move|drive|go|pull)|(?:moves?|drives?|pulls?|drags?|rolls?|stop)[^.]*(?:lever|clutch|handle) (?:is )?(?:in|pulled)'
                 .'|(?:lever|clutch|handle) (?:is )?(?:in|pulled)[^.]*(?:moves?|drives?|pulls?|jump)|'.self::NOT
                     .' (?:let go|release|disengage|free|stand|stop)|fluid[^.]*(?:leak|drip|wet|lost|gone|low)|(?:leak|drip|lost)[^.]*fluid|lever[^.]*sinks',
             Symptom::HardToShift => 'grind|crunch|grat|(?:hard|stiff|difficult|heavy)[^.]*(?:shift|change|move between|select|into)|neutral|'
@@ -117,8 +118,8 @@ final readonly class OwnWords
         $goes = '(?:moves?|turns?|goes|drives?|rolls?|spins?)';
 
         return match ($symptom) {
-            Symptom::CreepsOut => "creep|{$goes} (?:off |on )?(?:by itself|on its own|at idle|when)|(?<!back )by itself|let go[^.]*{$goes}|{$goes}[^.]*(?:with[^.]*|after|once) let go|goes on (?:turning|moving|going)|{$goes}[^.]*in n(?:eutral)?\b|handle is up|"
-                .self::GOES_ON.'|'.self::NOT.' (?:stop|let go)|wants to (?:drive|move|go)|at idle|rolls? on|(?<!cable )(?<!wire )(?<!trigger )(?<!lever )(?<!handle )(?<!brake )(?<!brakes )drags?\b',
+            Symptom::CreepsOut => self::CREEP."|{$goes} (?:off |on )?(?:by itself|on its own|at idle|when)|(?<!back )by itself|let go[^.]*{$goes}|{$goes}[^.]*(?:with[^.]*|after|once) let go|goes on (?:turning|moving|going)|{$goes}[^.]*in n(?:eutral)?\b|handle is up|"
+                .self::GOES_ON.'|'.self::NOT.' (?:stop|let go)|wants to (?:drive|move|go)|(?<!creep )at idle|rolls? on|(?<!cable )(?<!wire )(?<!trigger )(?<!lever )(?<!handle )(?<!brake )(?<!brakes )drags?\b',
             Symptom::Weak => 'weak|slow(?! to |ly to )|no drive|hardly|no pull|struggl|stops? in|'.self::NOT
                 .' (?:pull|drive|propel|move|climb|throw)',
             Symptom::HardToPullBack => 'backward|pull (?:it )?back|'.self::NOT.' roll back|wheels lock',

@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
-namespace VividPull\Core\Tests\Diagnosis;
+namespace VividPull\Core\Tests\Procedure;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use VividPull\Core\Diagnosis\Causes;
-use VividPull\Core\Diagnosis\OwnWords;
+use VividPull\Core\Procedure\OwnWords;
 use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Spec\FamilyKey;
 
@@ -326,10 +326,10 @@ final class OwnWordsTest extends TestCase
     ): void {
         $knowledge = Causes::of($family);
         foreach ($stops as $words) {
-            self::assertNotSame([], OwnWords::stopping($words, $knowledge), $words);
+            self::assertNotSame([], OwnWords::stopping($words, $knowledge->stopping()), $words);
         }
         foreach ($harmless as $words) {
-            self::assertSame([], OwnWords::stopping($words, $knowledge), $words);
+            self::assertSame([], OwnWords::stopping($words, $knowledge->stopping()), $words);
         }
     }
 
@@ -344,7 +344,7 @@ final class OwnWordsTest extends TestCase
                 self::assertLessThanOrEqual(3, count($understood), "{$family->value}: {$symptom->words()}");
             }
             foreach ($knowledge->stopping() as $symptom) {
-                self::assertContains($symptom->words(), OwnWords::stopping($symptom->words(), $knowledge));
+                self::assertContains($symptom->words(), OwnWords::stopping($symptom->words(), $knowledge->stopping()));
             }
         }
     }
