@@ -20,6 +20,9 @@ final readonly class OwnWords
     /** A spring that brings a control back, and does not; what is since spring is no matter of one. */
     private const SPRING = '(?<!since )(?<!last )(?<!this )(?<!every )(?<!in )(?<!since the )(?<!in the )(?<!conduit )springs?\b[^.]*(?:broke|snapp|off\b|unhook|weak|tired|missing|gone|lost)|(?:broken|weak|tired|missing|no) (?:return )?spring\b';
 
+    /** An end or a wire that does not lie where it belongs holds what it works where it stands. */
+    private const UNSEATED = '(?:wire|cable|end|ball|nipple)\b[^.]*(?:out of|off|not in|jumped|beside|half in|half out)[^.]*(?:groove|drum|keyhole|hole|seat|slot)';
+
     private const LINING = '(?:lining|shoe|pad)s?\b[^.]*(?:worn|thin|gone|oily|greas|glaz)|(?:worn|oily|glazed) (?:lining|shoe|pad)';
 
     /** That it does not creep is good; that it should not is a complaint. */
@@ -108,7 +111,7 @@ final readonly class OwnWords
                 .' (?:open|(?:wide|fully|all the way) open)|half throttle|'.self::NOT.' rev|bogs?|'.self::NOT
                 .' reach full|full (?:power|gas)',
             Symptom::StaysOpen => self::STUCK.'|'.self::GOES_ON.'|'.self::SLOW_BACK.'|hangs?|stays? (?:open|on|where|at|full)|(?:throttle|grip|trigger|pedal|gas|accelerator)[^.]*(?:stay|hang|half ?way)|'
-                .self::NOT.' (?:snap|close|shut|slow down|stop|(?:go|come) back|return)|engine rac(?:es|ing)(?![^.]*(?:turn|steer|bars?))|revs? by itself|idles? (?:is |too )*(?:high|fast)',
+                .self::UNSEATED.'|'.self::NOT.' (?:snap|close|shut|slow down|stop|(?:go|come) back|return)|engine rac(?:es|ing)(?![^.]*(?:turn|steer|bars?))|revs? by itself|idles? (?:is |too )*(?:high|fast)',
             default => 'idle[^.]*(?:rise|climb|up|chang|goes)|tight[^.]*(?:steer|bars?\b|full lock|turn(?:ed|ing)? (?:left|right|the wheel))|(?:steer|turn(?:ed|ing)? (?:left|right))[^.]*tight|(?:rev|race)s?[^.]*(?:turn|steer|bars?|handlebar)|(?:steer|turn)[^.]*(?:rev|idle|race)',
         };
     }
@@ -125,7 +128,7 @@ final readonly class OwnWords
             Symptom::HardToPullBack => 'backward|pull (?:it )?back|'.self::NOT.' roll back|wheels lock',
             Symptom::WrongDirection => 'wrong (?:way|direction)|(?:forward|back)[^.]*in (?:reverse|forward)|(?:reverse|r ?1|back)[^.]*forward|(?:forward|f ?1)[^.]*back',
             Symptom::DoesNotHold => self::NOT
-                .' (?:hold|stop|brake|lock)|no brakes?|brakes?[^.]*(?:weak|bad|soft|poor|nothing)|weak brake|rolls? (?:away|in park)|(?:to|on) the bar|slips?|fades?|useless|(?:pulls?|goes|comes) all the way(?! out)|(?:jumps?|pops?|slips?|comes?|falls?) (?:out|open|loose|undone|off)|(?:opens?|tips?)[^.]*by itself|only one (?:rear )?wheel|'.self::LINING,
+                .' (?:hold|stop|brake|lock)|no brakes?|brakes?[^.]*(?:weak|bad|soft|poor|nothing)|weak brake|rolls? (?:away|in park)|(?:to|on) the bar|slips?|fades?|useless|(?:pulls?|goes|comes) all the way(?! out)|(?:jumps?|pops?|slips?|comes?|falls?) (?:out|open|loose|undone|off)|(?:opens?|tips?)[^.]*by itself|only one (?:rear )?wheel|park\b[^.]*(?:grat|grind)|past (?:square|centre|center)|over.?cent(?:re|er)|'.self::LINING,
             Symptom::Drags => 'drag|rub|gets? (?:very )?hot|hot (?:drum|wheel|brake)|binds?',
             Symptom::BangsOnUnlocking => 'bang|clunk|loud knock',
             default => 'dash|lamp|light[^.]*(?:wrong|on)|display',

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace VividPull\Core\Procedure;
 
 /**
- * What people write of a wire that may part: frayed, or with strands broken. It is a fault on every control, and no
+ * What people write of a wire that may part: frayed, with strands broken, or with its end worn or opened. It is a fault on every control, and no
  * wear to be noted. Common practice, no source.
  */
 final readonly class WireDamage
@@ -16,7 +16,10 @@ final readonly class WireDamage
     /** A grip and a trigger that snap back do what they should. */
     private const BACK = '(?! ?(?:back|shut|closed?|home|in|into|on|open|over|fully|several|twice|again|a few|by itself|\d|three|five|ten|times))';
 
-    private const SAID = 'fray|strands?\b|birdcag|snapped'.self::BACK.'|(?:cable|wire|bowden)[^.]*(?:broke|torn|part(?:ed|ing)|by a thread)';
+    /** Where the wire ends: a bend worn thin or opened lets go as a wire that parts does. */
+    private const END = '(?:z[- ]?bend|nipple|barrel end|ball end|end fitting)[^.]*(?:worn|thin|open|broke|crack|loose|pulled|coming off|came off)';
+
+    private const SAID = self::END.'|fray|strands?\b|birdcag|snapped'.self::BACK.'|(?:cable|wire|bowden)[^.]*(?:broke|torn|part(?:ed|ing)|by a thread)';
 
     /** What is said of it where somebody's own words tell of it. */
     public const SAID_SO = 'Wire frayed or broken';

@@ -73,6 +73,11 @@ final class WireDamageTest extends TestCase
             'without broken strands' => false,
             'Conduit strands poking out' => false,
             'spiral strands poke out under the handle' => false,
+            'nipple is pulled half off' => true,
+            'ball end cracked' => true,
+            'no nipple loose' => false,
+            'nipple greased' => false,
+            'barrel end turns freely' => false,
             'barrel broken, wire sound' => false,
         ] as $words => $isDamage) {
             yield $words => [$words, $isDamage];

@@ -227,7 +227,7 @@ final class OwnWordsTest extends TestCase
                 'idle too high', 'it took off by itself', 'runs away', 'cable is catching', 'revs drop slowly',
                 'cable is frayed at the grip', 'wire nearly broken',
                 'the return spring is broken', 'return spring came off', 'grip binds on the bar end',
-                'goes tight when the bars are turned',
+                'goes tight when the bars are turned', 'wire is out of its groove', 'cable has jumped off the drum',
             ],
             [
                 'two hands to turn it', 'adjuster is stuck', 'nothing happens at first', 'no full throttle', 'grip is torn',
@@ -245,13 +245,16 @@ final class OwnWordsTest extends TestCase
         ];
         yield 'a trigger' => [
             FamilyKey::TriggerThrottle,
-            ['saw runs on', 'stays at full speed', 'head spins at idle', 'trigger does not come back'],
+            [
+                'saw runs on', 'stays at full speed', 'head spins at idle', 'trigger does not come back',
+                'end of the wire is half out of its keyhole',
+            ],
             ['bogs, only half throttle', 'hard to pull', 'trigger drags a little'],
         ];
         yield 'a clutch lever' => [
             FamilyKey::ClutchLever,
             ['drags', 'does not free', 'jumps when I put it in gear', 'stalls at the lights in gear'],
-            ['lever does not come back', 'cable drags', 'two hands to pull it', 'slips in fourth', 'lever feels soft'],
+            ['wire is out of its slot', 'lever does not come back', 'cable drags', 'two hands to pull it', 'slips in fourth', 'lever feels soft'],
         ];
         yield 'a sliding drive' => [
             FamilyKey::SlidingDrive,
@@ -286,14 +289,17 @@ final class OwnWordsTest extends TestCase
         ];
         yield 'a tool' => [
             FamilyKey::HookControl,
-            ['auger keeps turning', 'belt does not let go', 'snow blower throws when handle is up'],
-            ['does not throw far'],
+            [
+                'auger keeps turning', 'belt does not let go', 'snow blower throws when handle is up',
+                'z-bend is worn thin', 'Z bend has opened',
+            ],
+            ['does not throw far', 'z-bend is in another hole', 'moved the z-bend one hole'],
         ];
         yield 'a brake' => [
             FamilyKey::BrakePull,
             [
                 'brake slips', 'parking brake useless', 'brake fades', 'pulls all the way', 'rolls away when parked',
-                'shoes are oily', 'pads are worn down',
+                'shoes are oily', 'pads are worn down', 'brake arm stands past square', 'arm goes over centre',
             ],
             ['adjuster all the way out', 'hard to pull'],
         ];
@@ -304,7 +310,7 @@ final class OwnWordsTest extends TestCase
         ];
         yield 'modes' => [
             FamilyKey::ModeCables,
-            ['rolls in park', 'slips out of park', 'jumps out of gear'],
+            ['rolls in park', 'slips out of park', 'jumps out of gear', 'park grates', 'in park it grinds'],
             ['hard to shift into low', 'dash says 4x4 but it is not'],
         ];
         yield 'a latch' => [
