@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace VividPull\Core\Procedure;
 
 /**
- * What people write of a wire that may part: frayed, with strands broken, or with its end worn or opened. It is a fault on every control, and no
- * wear to be noted. Common practice, no source.
+ * What people write of a wire that may part: frayed, with strands broken, or with its end worn or opened. It is a fault
+ * on every control, and no wear to be noted. Common practice, no source.
  */
 final readonly class WireDamage
 {
