@@ -26,6 +26,7 @@ use VividPull\Core\Diagnosis\StoryEvidence;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Input\Node;
+use VividPull\Core\Log\Entry\Noted;
 use VividPull\Core\Log\Permission;
 use VividPull\Core\Procedure\OwnWords;
 use VividPull\Core\Procedure\Symptom;
@@ -522,8 +523,7 @@ final readonly class Complaints
                 ? []
                 : ["Complaint taken by {$complaint->openedBy->name}: {$complaint->words}"]),
             ...array_map(
-                static fn (string $name, array $said): string => "Looking for the cause, {$name}: ".implode('; ', $said)
-                    .'.',
+                static fn (string $name, array $said): string => Noted::ofSearch($name, array_values($said)),
                 array_keys($by),
                 array_values($by),
             ),

@@ -18,6 +18,7 @@ use VividPull\Core\Day\LeftOpen;
 use VividPull\Core\Facts\Refit;
 use VividPull\Core\Judging\GateState;
 use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Procedure\ToldSymptom;
 use VividPull\Core\Progress\ItemKind;
 use VividPull\Core\Progress\WrongState;
 
@@ -67,15 +68,24 @@ final readonly class RestOfMachine
             $state === null
                 ? []
                 : array_map(static fn (GateState $gate): string => $gate->sentence, $state->judgement->stopsRunning()),
-            $isReported ? self::reported($control) : [],
+            $isReported ? self::reported($control, $state) : [],
             $state === null ? [] : RunsTheMachine::leftUntried($state),
         );
     }
 
-    /** @return list<string> what stops the machine by what was said of a control, looked into or not yet */
-    private static function reported(Control $control): array
+    /** @return list<string> what stops the machine by what was said of a control, looked into, taken up or not yet */
+    private static function reported(Control $control, ?BenchState $open): array
     {
-        return array_values(array_unique([...Complaints::stopping($control), ...Intakes::stopping($control)]));
+        $told = array_map(
+            static fn (ToldSymptom $one): string => $one->symptom->words(),
+            $open?->facts->dangersTold($open->spec) ?? [],
+        );
+
+        return array_values(array_unique([
+            ...Complaints::stopping($control),
+            ...Intakes::stopping($control),
+            ...$told,
+        ]));
     }
 
     /**

@@ -248,7 +248,7 @@ final class MachineKeepingTest extends TestCase
         );
     }
 
-    public function test_a_report_that_may_stop_the_machine_says_so_until_a_job_looks_into_it(): void
+    public function test_a_report_that_may_stop_the_machine_says_so_and_a_job_that_takes_it_up_is_no_answer(): void
     {
         $report = fn (string $words, ?string $control): array => $this
             ->postJson(
@@ -279,9 +279,11 @@ final class MachineKeepingTest extends TestCase
         self::assertContains($said, RestOfMachine::againstRunning($this->machine('RT-14'), 'clutch'));
         $clutch->body('tag', ['reason' => 'lever cracked'])->assertOk();
         $clutch->body('closed', ['outcome' => 'tagged'])->assertOk();
-        HttpJob::open($this, 'RT-14', 'throttle');
+        $throttle = HttpJob::open($this, 'RT-14', 'throttle');
         self::assertSame([], $this->getJson('/api/machines/RT-14')->json('intakes'));
-        self::assertNotContains($said, RestOfMachine::againstRunning($this->machine('RT-14'), 'clutch'));
+        self::assertContains($said, RestOfMachine::againstRunning($this->machine('RT-14'), 'clutch'), 'only taken up');
+        $throttle->body('check', ['key' => 'gone_stays_open', 'answer' => 'still'])->assertOk();
+        self::assertContains($said, RestOfMachine::againstRunning($this->machine('RT-14'), 'clutch'), 'still there');
     }
 
     public function test_a_report_that_may_be_of_two_controls_is_answered_by_a_job_on_each(): void

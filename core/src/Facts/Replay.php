@@ -279,7 +279,9 @@ final class Replay
     private function note(Noted $note): void
     {
         $this->answers->note($note);
-        $this->readOut($note->text, $note);
+        if (! $note->isOfSearch()) {
+            $this->readOut($note->text, $note);
+        }
     }
 
     /** What somebody wrote that seems to tell of a danger is asked about before the machine is called fit. */

@@ -8,6 +8,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use VividPull\Core\Diagnosis\Causes;
 use VividPull\Core\Log\ClosingOutcome;
+use VividPull\Core\Log\Entry\Noted;
 use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Procedure\SymptomProofs;
 use VividPull\Core\Spec\FamilyKey;
@@ -150,6 +151,13 @@ final class DangerInNotesTest extends TestCase
                 self::assertSame([], $job->state->facts->observations->told, "{$family->value}: {$words}");
             }
         }
+    }
+
+    public function test_what_was_answered_in_a_search_is_no_note_of_a_danger(): void
+    {
+        $said = Noted::ofSearch('Ines', ['creeps or lurches with the lever in: no', 'slips under load: yes']);
+
+        self::assertSame([], TestJob::clutch()->entry('note', ['text' => $said])->state->facts->observations->told);
     }
 
     public function test_what_should_not_creep_and_does_is_understood(): void

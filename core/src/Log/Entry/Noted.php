@@ -14,6 +14,8 @@ use VividPull\Core\Log\Stamp;
 /** A remark. */
 final readonly class Noted extends Entry
 {
+    private const OF_A_SEARCH = 'Looking for the cause, ';
+
     public function __construct(Stamp $stamp, public string $text)
     {
         parent::__construct($stamp);
@@ -22,6 +24,22 @@ final readonly class Noted extends Entry
     public static function draft(string $text): Draft
     {
         return new Draft(EntryKind::Note, ['text' => $text]);
+    }
+
+    /**
+     * What somebody felt and saw while a cause was looked for.
+     *
+     * @param  list<string>  $said  what was asked, and the answer to it
+     */
+    public static function ofSearch(string $by, array $said): string
+    {
+        return self::OF_A_SEARCH."{$by}: ".implode('; ', $said).'.';
+    }
+
+    /** Whether it tells what was answered in a search, a no as well as a yes: that is counted there. */
+    public function isOfSearch(): bool
+    {
+        return str_starts_with($this->text, self::OF_A_SEARCH);
     }
 
     public static function from(Node $body, Stamp $stamp, Decoding $with): self

@@ -78,9 +78,12 @@ export const JobFrame = () => {
 const Centre = ({ stage }: { stage: StageKey }) => {
   const centres = {
     make_safe: (
-      <Place at={5}>
-        <Checklist stage="make_safe" />
-      </Place>
+      <>
+        <Place at={5}>
+          <Checklist stage="make_safe" />
+        </Place>
+        <WrittenSoFar />
+      </>
     ),
     look_over: (
       <>
@@ -92,6 +95,7 @@ const Centre = ({ stage }: { stage: StageKey }) => {
         <Place at={5}>
           <Checklist stage="look_over" />
         </Place>
+        <WrittenSoFar />
       </>
     ),
     as_found: <Measuring />,
@@ -128,6 +132,16 @@ const Centre = ({ stage }: { stage: StageKey }) => {
     ),
   } as const satisfies Record<StageKey, React.ReactNode>;
   return centres[stage];
+};
+
+/** Before anything is read the log has nothing to show but words: those that it was brought in with, and notes. */
+const WrittenSoFar = () => {
+  const { state } = useBench();
+  return state.log.some((row) => row.kind === 'note' || row.kind === 'complaint') ? (
+    <Place at={6} grow>
+      <BenchLog />
+    </Place>
+  ) : null;
 };
 
 const Measuring = () => {
