@@ -39,7 +39,7 @@ final class YardTest extends BrowserTestCase
 
     public function test_what_somebody_writes_down_of_a_danger_stops_the_machine_until_it_is_answered(): void
     {
-        $tag = $this->machineLike('RT-20', 'ZN-01');
+        $tag = $this->machineLike('RT-20', 'ZY-40');
         $this->as('ines')->lookedOver($tag, 'throttle')->click('#bench-line')->line('n return spring broken');
         $this->see('Asked about before signing: does not spring back by itself');
         $job = "/jobs/{$this->job()}";
