@@ -78,7 +78,7 @@ final readonly class RestOfMachine
     {
         $told = array_map(
             static fn (ToldSymptom $one): string => $one->symptom->words(),
-            $open?->facts->dangersTold($open->spec) ?? [],
+            $open === null ? [] : $open->facts->dangersTold($open->spec),
         );
 
         return array_values(array_unique([
