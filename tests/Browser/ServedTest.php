@@ -240,7 +240,7 @@ final class ServedTest extends TestCase
     /** @param  callable(): bool  $until */
     private static function listen(CurlMultiHandle $multi, callable $until): void
     {
-        for ($ends = microtime(true) + 10.0; ! $until() && microtime(true) < $ends;) {
+        for ($ends = microtime(true) + 30.0; ! $until() && microtime(true) < $ends;) {
             curl_multi_exec($multi, $running);
             curl_multi_select($multi, 0.05);
         }
