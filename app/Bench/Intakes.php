@@ -181,8 +181,7 @@ final readonly class Intakes
     {
         $said = [];
         foreach ($controls as $control) {
-            $family = $control->loadMissing('specVersion')->spec()->family;
-            $said = [...$said, ...OwnWords::stopping($words, Causes::of($family)->stopping())];
+            $said = [...$said, ...OwnWords::stopping($words, $control->loadMissing('specVersion')->spec()->stopping())];
         }
 
         return array_values(array_unique($said));

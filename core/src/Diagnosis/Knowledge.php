@@ -36,10 +36,7 @@ final readonly class Knowledge
     /** @return list<Symptom> those by which nobody runs the machine until the cause is found */
     public function stopping(): array
     {
-        return array_values(array_filter(
-            $this->symptoms,
-            fn (Symptom $one): bool => $one->stopsTheMachine($this->worksWhileHeld),
-        ));
+        return Symptom::stopping($this->symptoms, $this->worksWhileHeld);
     }
 
     /**

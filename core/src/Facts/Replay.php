@@ -279,9 +279,7 @@ final class Replay
     private function note(Noted $note): void
     {
         $this->answers->note($note);
-        if (! $note->isOfSearch()) {
-            $this->readOut($note->text, $note);
-        }
+        $this->readOut($note->ownWords(), $note);
     }
 
     /** What somebody wrote that seems to tell of a danger is asked about before the machine is called fit. */

@@ -43,7 +43,7 @@ final readonly class PositionOptions
         $healthy = $adjuster->healthy();
         $isOutward = $drift->isOutwardFor($adjuster);
         $reserve = $drift->reserveOf($adjuster)->count;
-        $ranges = [];
+        $all = [];
         foreach (self::places($at, $room, $step, $within) as $n) {
             $to = $at === null ? null : Steps::fromCount($at->count + $n * $step);
             $unparked = $parking === null ? 0 : ($to === null ? Steps::PER_TURN : $parking->away($to));
@@ -51,7 +51,7 @@ final readonly class PositionOptions
             $isParked = $parking !== null && $unparked === 0;
             $usesReserve = $isOutward ? $n > 0 : $n < 0;
             $left = $to === null ? -1 : self::left($adjuster->travel(), $to, $isOutward);
-            $ranges = self::with($ranges, new EqualCostRange(
+            $all[] = new EqualCostRange(
                 $n,
                 $n,
                 (int) ($to === null ? $n !== 0 : ! $healthy->contains($to)),
@@ -59,10 +59,10 @@ final readonly class PositionOptions
                 $unparked,
                 $n === 0 ? 0.0 : $minutes,
                 (int) ($n !== 0),
-            ));
+            );
         }
 
-        return new self($adjuster, $slack, $step, $ranges);
+        return new self($adjuster, $slack, $step, self::joined($all));
     }
 
     /** 720ths of a turn that are left from a place to the end of the travel. */
@@ -72,20 +72,24 @@ final readonly class PositionOptions
     }
 
     /**
-     * One more place; with the one before it, where they cost alike.
+     * Neighbours that cost alike put together.
      *
-     * @param  list<EqualCostRange>  $ranges
-     * @return non-empty-list<EqualCostRange>
+     * @param  list<EqualCostRange>  $all  single places, in order
+     * @return list<EqualCostRange>
      */
-    private static function with(array $ranges, EqualCostRange $here): array
+    private static function joined(array $all): array
     {
-        $last = array_pop($ranges);
+        $ranges = [];
+        foreach ($all as $here) {
+            $last = $ranges === [] ? null : $ranges[count($ranges) - 1];
+            if ($last !== null && $last->to === $here->from - 1 && $last->costsLike($here)) {
+                $ranges[count($ranges) - 1] = $last->upTo($here->to);
+            } else {
+                $ranges[] = $here;
+            }
+        }
 
-        return match (true) {
-            $last === null => [$here],
-            $last->to === $here->from - 1 && $last->costsLike($here) => [...$ranges, $last->upTo($here->to)],
-            default => [...$ranges, $last, $here],
-        };
+        return $ranges;
     }
 
     /** The same adjuster left where it is. */

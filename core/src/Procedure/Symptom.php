@@ -73,6 +73,18 @@ enum Symptom: string
     }
 
     /**
+     * @param  list<self>  $symptoms  those told of a control
+     * @return list<self> those of them by which nobody runs it until the cause is found
+     */
+    public static function stopping(array $symptoms, bool $worksWhileHeld): array
+    {
+        return array_values(array_filter(
+            $symptoms,
+            static fn (self $one): bool => $one->stopsTheMachine($worksWhileHeld),
+        ));
+    }
+
+    /**
      * Whether the machine is not to be run until the cause is found.
      *
      * @param  bool  $worksWhileHeld  whether what the control works goes on for as long as that is held: one that does

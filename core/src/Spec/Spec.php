@@ -131,10 +131,7 @@ final readonly class Spec
     /** @return list<Symptom> those told of this control by which nobody runs it until their cause is found */
     public function stopping(): array
     {
-        return array_values(array_filter(
-            $this->declared->symptoms(),
-            fn (Symptom $one): bool => $one->stopsTheMachine($this->declared->worksWhileHeld()),
-        ));
+        return Symptom::stopping($this->declared->symptoms(), $this->declared->worksWhileHeld());
     }
 
     public function wheelsMatter(): bool

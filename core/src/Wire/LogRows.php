@@ -128,7 +128,7 @@ final readonly class LogRows
     /** What a note seems to tell of by which nobody runs the machine: whoever wrote it sees what it is taken for. */
     private function readOut(Noted $note): ?string
     {
-        $told = $note->isOfSearch() ? [] : OwnWords::stopping($note->text, $this->state->spec->stopping());
+        $told = OwnWords::stopping($note->ownWords(), $this->state->spec->stopping());
 
         return $told === [] ? null : 'Asked about before signing: '.lcfirst(implode('; ', $told));
     }

@@ -36,10 +36,10 @@ final readonly class Noted extends Entry
         return self::OF_A_SEARCH."{$by}: ".implode('; ', $said).'.';
     }
 
-    /** Whether it tells what was answered in a search, a no as well as a yes: that is counted there. */
-    public function isOfSearch(): bool
+    /** What may be read out of it: of what was answered in a search nothing, a no stands there as well as a yes. */
+    public function ownWords(): string
     {
-        return str_starts_with($this->text, self::OF_A_SEARCH);
+        return str_starts_with($this->text, self::OF_A_SEARCH) ? '' : $this->text;
     }
 
     public static function from(Node $body, Stamp $stamp, Decoding $with): self
