@@ -159,8 +159,9 @@ final class PracticeTest extends BrowserTestCase
         $this
             ->dragged('[data-end-drawn="cable/hand"]', 0.04)
             ->until(
-                'return document.querySelector("[data-end-slide=\'cable/hand\']").value > 0.7',
-                'a little further in',
+                'const slide = document.querySelector("[data-end-slide=\'cable/hand\']");
+                return slide.value > 0.7 && !slide.disabled && document.querySelector("[data-let-go=\'cable/hand\']").disabled',
+                'a little further in, and the machine has answered: until then the end is not taken again',
             )
             ->gone('[data-hooked]');
         $this
