@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { lazy, Suspense, useCallback, useEffect, useRef } from 'react';
-import { Navigate, Route, Routes } from 'react-router';
+import { lazy, Suspense, useCallback, useEffect, useLayoutEffect, useRef } from 'react';
+import { Navigate, Route, Routes, useLocation, useNavigationType } from 'react-router';
 import { Problem } from './api/client';
 import { complaintQuery } from './api/complaints';
 import { keys } from './api/keys';
@@ -152,8 +152,22 @@ const Shown = ({ person }: { person: string }) => {
   return null;
 };
 
+/** A screen is come to at its top: what stands there may be that the machine must not run. Going back is the browser's. */
+const Landing = () => {
+  const { pathname } = useLocation();
+  const how = useNavigationType();
+  const last = useRef(pathname);
+  useLayoutEffect(() => {
+    if (last.current === pathname) return;
+    last.current = pathname;
+    if (how !== 'POP') window.scrollTo(0, 0);
+  }, [pathname, how]);
+  return null;
+};
+
 const Screens = () => (
   <Suspense fallback={<Loading what="the screen" />}>
+    <Landing />
     <Routes>
       <Route path="/" element={<BenchScreen />} />
       <Route path="/machines" element={<MachinesScreen />} />

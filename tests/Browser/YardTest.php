@@ -44,7 +44,7 @@ final class YardTest extends BrowserTestCase
         $this->see('Asked about before signing: does not spring back by itself');
         $job = "/jobs/{$this->job()}";
         $this->visit('/')->see('A note tells of this: does not spring back by itself.', 'Throttle grip, in its open job');
-        $this->visit("/machines?find={$tag}")->await("[data-machine={$tag}] [data-mark=in_work_stopped]");
+        $this->visit("/machines?words={$tag}")->await("[data-machine={$tag}] [data-mark=in_work_stopped]");
         $this->window(390, 844);
         $this
             ->visit("/machines/{$tag}")
@@ -54,5 +54,43 @@ final class YardTest extends BrowserTestCase
         $this->window(1280, 800);
         $this->visit($job)->click('#bench-line')->line('v the one on the shelf');
         $this->visit("/machines/{$tag}")->see('in work')->gone('[data-unfit]');
+    }
+
+    public function test_a_list_is_found_again_as_it_was_left(): void
+    {
+        $this->as('oda')->visit('/machines?kind=Airship')->see('None of them', 'Airship');
+        $this->visit('/machines')->click('[data-state=due]')->click('[data-words]');
+        $this->browser->switchTo()->activeElement()->sendKeys('strand');
+        $this->until('return location.search === "?words=strand&state=due"', 'what is asked for stands in the address');
+        $shown = $this->element('[data-shown]')->getAttribute('data-shown');
+        $this->click('[data-machine=QB-03]')->until(
+            'return document.title === "QB-03 Hesk Strand 450 · Vivid Pull" && document.activeElement.tagName === "H1"',
+            'the window is called after the machine, and keys go on from its heading',
+        );
+        $this->browser->navigate()->back();
+        $this->await('[data-state=due][aria-pressed=true]');
+        self::assertSame($shown, $this->element('[data-shown]')->getAttribute('data-shown'));
+        self::assertSame('strand', $this->element('[data-words]')->getAttribute('value'));
+        $this->click('nav a[href="/machines"]')->await('[data-state=all][aria-pressed=true]');
+        self::assertSame('', $this->element('[data-words]')->getAttribute('value'));
+        $this->visit('/due?place=East+beach')->until(
+            'return document.querySelector("select[aria-label=Place]").value === "East beach"',
+            'what falls due elsewhere is left out',
+        );
+    }
+
+    public function test_a_screen_is_come_to_at_its_top(): void
+    {
+        $this->window(390, 844);
+        $this->as('oda')->visit('/machines/RT-14')->see('Tolvane Ridge 300');
+        // All of it is known by now, and is drawn at once.
+        $this->click('nav a[href="/machines"]')->await('[data-machine=RT-14]');
+        $this->browser->executeScript('window.scrollTo(0, 700)');
+        $this->until('return window.scrollY === 700', 'the list is scrolled');
+        $this->browser->executeScript('document.querySelector("[data-machine=RT-14]").click()');
+        $this->until('return document.title.startsWith("RT-14")', 'its page is there');
+        self::assertSame(0, $this->browser->executeScript('return window.scrollY'));
+        $this->browser->navigate()->back();
+        $this->await('[data-machine=RT-14]')->until('return window.scrollY === 700', 'one is where one was');
     }
 }

@@ -24,7 +24,12 @@ export const KindAndPlace = ({ among, value, onPick }: Props) =>
       <Select
         says={says}
         none={none}
-        options={words([...new Set(among.map((one) => one[key]))].sort(alphabetical))}
+        // What is asked for stands there too where nothing is of it any more.
+        options={words(
+          [...new Set([...among.map((one) => one[key]), ...(value[key] === '' ? [] : [value[key]])])].sort(
+            alphabetical,
+          ),
+        )}
         value={value[key]}
         onPick={(picked) => onPick({ kind: value.kind, place: value.place, [key]: picked })}
       />

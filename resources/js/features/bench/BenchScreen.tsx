@@ -1,10 +1,11 @@
-import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
+import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { type BenchDay, type BenchRow, benchQuery } from '../../api/bench';
 import { Counted } from '../../components/Counted';
 import { Frame } from '../../components/Frame';
 import { Later, useFirstInSlices } from '../../components/Later';
 import { Empty, Failure, Loading } from '../../components/States';
+import { Title } from '../../components/Title';
 import { CarryOn } from './CarryOn';
 import { DoNotRun } from './DoNotRun';
 import { DoneSheet } from './DoneSheet';
@@ -42,9 +43,7 @@ const Day = ({ day }: { day: BenchDay }) => (
   <Grid templateColumns={{ base: '1fr', lg: '1fr {sizes.82}' }} gap="5" alignItems="start">
     <Box minWidth="0">
       <Flex alignItems="baseline" gap="4" flexWrap="wrap" marginBottom="2">
-        <Heading as="h1" fontSize="2xl">
-          {day.day} on the bench
-        </Heading>
+        <Title>{day.day} on the bench</Title>
         <Hours day={day} />
       </Flex>
       {day.carry_on !== null && (

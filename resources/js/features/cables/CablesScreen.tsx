@@ -1,18 +1,22 @@
-import { Box, Flex, Heading } from '@chakra-ui/react';
+import { Box, Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useState } from 'react';
 import { cablesQuery, type KnownCable } from '../../api/cables';
 import { Button, Field, Sheet } from '../../components/Buttons';
 import { Frame } from '../../components/Frame';
 import { Empty, Failure, Loading } from '../../components/States';
+import { Title } from '../../components/Title';
+import { useInAddress } from '../../lib/useInAddress';
 import { ShelfParts } from '../shelf/ShelfParts';
 import { CableDialog } from './CableDialog';
 import { CableRow } from './CableRow';
 
+const usual = { words: '' };
+
 /** The book of cables: what was measured once, where it fitted and where it was refused. */
 export default function CablesScreen() {
   const { data, error, refetch } = useQuery(cablesQuery);
-  const [find, setFind] = useState('');
+  const [{ words: find }, ask] = useInAddress(usual);
   const words = useDeferredValue(find).toLowerCase().split(/\s+/).filter(Boolean);
   const [edited, setEdited] = useState<KnownCable | 'new' | null>(null);
   if (data === undefined) {
@@ -27,9 +31,7 @@ export default function CablesScreen() {
   return (
     <Frame>
       <Flex alignItems="center" gap="4" marginBottom="4" flexWrap="wrap">
-        <Heading as="h1" fontSize="2xl">
-          Shelf
-        </Heading>
+        <Title>Shelf</Title>
         <ShelfParts at="cables" />
         <Box flex="1 1 {sizes.56}" maxWidth="104" marginLeft={{ md: 'auto' }}>
           <Field
@@ -38,7 +40,7 @@ export default function CablesScreen() {
             placeholder="Name, number or machine"
             value={find}
             maxLength={60}
-            onChange={(event) => setFind(event.target.value)}
+            onChange={(event) => ask({ words: event.target.value })}
           />
         </Box>
         {data.may_keep && (

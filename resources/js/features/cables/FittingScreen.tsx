@@ -9,6 +9,7 @@ import { Frame } from '../../components/Frame';
 import { MachineTag } from '../../components/MachineTag';
 import { Mark } from '../../components/Marks';
 import { Empty, Failure, Loading } from '../../components/States';
+import { Title } from '../../components/Title';
 import { lengthText, lengthUnit } from '../../lib/figures';
 import { CableDialog } from './CableDialog';
 import { CableRow, cableSays } from './CableRow';
@@ -48,9 +49,7 @@ const Whole = ({ tag, control, fitting }: WholeProps) => {
       <Flex alignItems="center" gap="4" marginBottom="4" flexWrap="wrap">
         <MachineTag tag={tag} />
         <Box marginRight="auto">
-          <Heading as="h1" fontSize="2xl">
-            Which cable fits the {fitting.name.toLowerCase()}?
-          </Heading>
+          <Title tag={tag}>Which cable fits the {fitting.name.toLowerCase()}?</Title>
           <Box color="soft">
             {fitting.left_mm === null
               ? 'No play is known of it: what a cable would land at cannot be told.'

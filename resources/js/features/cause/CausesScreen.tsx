@@ -1,4 +1,4 @@
-import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
+import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useState } from 'react';
 import { benchQuery } from '../../api/bench';
@@ -8,6 +8,7 @@ import { Field, FieldLabel, LinkButton, Sheet } from '../../components/Buttons';
 import { Frame } from '../../components/Frame';
 import { PickOne } from '../../components/PickOne';
 import { Failure, Loading } from '../../components/States';
+import { Title } from '../../components/Title';
 import { LookedFor } from '../bench/LookedFor';
 import { Reported } from '../bench/Reported';
 import { toCause } from './toCause';
@@ -21,9 +22,7 @@ export default function CausesScreen() {
   return (
     <Frame>
       <Flex alignItems="center" gap="4" marginBottom="3" flexWrap="wrap">
-        <Heading as="h1" fontSize="2xl" marginRight="auto">
-          Find the cause
-        </Heading>
+        <Title marginRight="auto">Find the cause</Title>
         <LinkButton to="/causes/counts" look="quiet" textDecoration="none">
           Causes found
         </LinkButton>

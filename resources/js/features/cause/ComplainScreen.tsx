@@ -1,4 +1,4 @@
-import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
+import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useDeferredValue, useEffect, useState } from 'react';
 import { Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
@@ -12,6 +12,7 @@ import { MayStop } from '../../components/MayStop';
 import { PickOne } from '../../components/PickOne';
 import { Refusal } from '../../components/Refusal';
 import { Failure, Loading } from '../../components/States';
+import { Title } from '../../components/Title';
 import { inSentence } from '../../lib/inSentence';
 import { useSignedIn } from '../../lib/signedIn';
 import { uuid } from '../../lib/uuid';
@@ -84,9 +85,7 @@ const Choose = ({ start, words, onWords }: ChooseProps) => {
       <Flex alignItems="center" gap="4" marginBottom="4" flexWrap="wrap">
         <MachineTag tag={start.tag} />
         <Box>
-          <Heading as="h1" fontSize="2xl">
-            What feels wrong?
-          </Heading>
+          <Title tag={start.tag}>What feels wrong?</Title>
           <Box color="soft">
             {start.control_name}, {start.machine}
           </Box>

@@ -9,6 +9,7 @@ import { MachineTag } from '../../components/MachineTag';
 import { Mark } from '../../components/Marks';
 import { Refusal } from '../../components/Refusal';
 import { Failure, Loading } from '../../components/States';
+import { Title } from '../../components/Title';
 import { inSentence } from '../../lib/inSentence';
 import { useSignedIn } from '../../lib/signedIn';
 import { moment } from '../../lib/time';
@@ -82,9 +83,7 @@ const Head = ({ complaint, byPhone, isOpen }: { complaint: Complaint; byPhone: b
         <MachineTag tag={complaint.tag} />
       </Link>
       <Box marginRight="auto">
-        <Heading as="h1" fontSize="2xl">
-          Find the cause
-        </Heading>
+        <Title tag={complaint.tag}>Find the cause</Title>
         <Box color="soft">
           {complaint.control_name}, {complaint.machine}. Taken {moment(complaint.opened_at)} by {complaint.opened_by}
           {complaint.words === null ? '' : `: “${complaint.words}”`}

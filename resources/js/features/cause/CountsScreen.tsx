@@ -1,4 +1,4 @@
-import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
+import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
@@ -10,6 +10,7 @@ import { NotSaved, useSeen } from '../../components/ChangedSince';
 import { Frame } from '../../components/Frame';
 import { Select } from '../../components/Select';
 import { Failure, Loading } from '../../components/States';
+import { Title } from '../../components/Title';
 import { decimals } from '../../lib/figures';
 import { useSignedIn } from '../../lib/signedIn';
 
@@ -22,9 +23,7 @@ export default function CountsScreen() {
   return (
     <Frame>
       <Flex alignItems="center" gap="4" marginBottom="4" flexWrap="wrap">
-        <Heading as="h1" fontSize="2xl" marginRight="auto">
-          Causes found
-        </Heading>
+        <Title marginRight="auto">Causes found</Title>
         <LinkButton to="/causes" look="quiet" textDecoration="none">
           Find the cause
         </LinkButton>

@@ -1,4 +1,4 @@
-import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
+import { Box, chakra, Flex, Grid } from '@chakra-ui/react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Fragment, useState } from 'react';
 import { Link } from 'react-router';
@@ -13,9 +13,11 @@ import { MachineTag } from '../../components/MachineTag';
 import { Mark } from '../../components/Marks';
 import { Refusal } from '../../components/Refusal';
 import { Empty, Failure, Loading } from '../../components/States';
+import { Title } from '../../components/Title';
 import { counted } from '../../lib/figures';
 import { useSignedIn } from '../../lib/signedIn';
 import { day, due, dueWhen, nowWithOffset } from '../../lib/time';
+import { useInAddress } from '../../lib/useInAddress';
 import { Calendar } from './Calendar';
 
 const groups = [
@@ -44,9 +46,11 @@ export default function DueScreen() {
   );
 }
 
+const everywhere: Where = { kind: '', place: '' };
+
 const idOf = (row: DueRow) => `${row.tag} ${row.control}`;
 const List = ({ all, subscribed }: { all: readonly DueRow[]; subscribed: boolean }) => {
-  const [where, setWhere] = useState<Where>({ kind: '', place: '' });
+  const [where, setWhere] = useInAddress<Where>(everywhere);
   const [picked, setPicked] = useState<ReadonlySet<string>>(new Set());
   const rows = all.filter((row) => isThere(row, where));
   const chosen = rows.filter((row) => picked.has(idOf(row)) && row.planned_on === null);
@@ -60,9 +64,7 @@ const List = ({ all, subscribed }: { all: readonly DueRow[]; subscribed: boolean
   return (
     <>
       <Flex alignItems="center" gap="4" marginBottom="2" flexWrap="wrap">
-        <Heading as="h1" fontSize="2xl" marginRight={{ base: 'auto', md: '0' }}>
-          Due
-        </Heading>
+        <Title marginRight={{ base: 'auto', md: '0' }}>Due</Title>
         <Box color="soft" flex={{ base: '1 0 100%', md: '1' }} order={{ base: 3, md: 0 }} aria-live="polite">
           {rows.length === all.length
             ? `${all.length} ${all.length === 1 ? 'control' : 'controls'}, by book, practice and each one's own drift`

@@ -1,9 +1,10 @@
-import { Box, chakra, Flex, Heading } from '@chakra-ui/react';
+import { Box, chakra, Flex } from '@chakra-ui/react';
 import { Link } from 'react-router';
 import { Brand } from '../../components/Brand';
 import { FindMachine } from '../../components/FindMachine';
 import { MachineTag } from '../../components/MachineTag';
 import { PersonMenu } from '../../components/PersonMenu';
+import { Title } from '../../components/Title';
 import { bandText, counted, lengthUnit } from '../../lib/figures';
 import { duration } from '../../lib/time';
 import { isOnBars } from '../specs/words';
@@ -36,9 +37,9 @@ export const JobHeader = () => {
           </Link>
         </Flex>
         <Box minWidth="0" flex={{ base: '1 1 {sizes.32}', lg: '0 1 auto' }}>
-          <Heading as="h1" fontSize={{ base: 'lg', lg: 'xl' }}>
+          <Title tag={machine.tag} fontSize={{ base: 'lg', lg: 'xl' }}>
             {job.control.name}
-          </Heading>
+          </Title>
           <Box fontSize="sm" color="onFrameSoft" lineHeight="snug" display={{ base: 'none', md: 'block' }}>
             {machine.name} · {counted(machine.usage)} {machine.usage_unit}
           </Box>

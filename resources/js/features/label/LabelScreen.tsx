@@ -1,4 +1,4 @@
-import { Box, Flex, Heading } from '@chakra-ui/react';
+import { Box, Flex } from '@chakra-ui/react';
 import { Global } from '@emotion/react';
 import { useQuery } from '@tanstack/react-query';
 import QRCode from 'qrcode';
@@ -9,6 +9,7 @@ import { Button, LinkButton } from '../../components/Buttons';
 import { Frame } from '../../components/Frame';
 import { PickOne } from '../../components/PickOne';
 import { Failure, Loading } from '../../components/States';
+import { Title } from '../../components/Title';
 import { paint } from '../../theme/paint';
 import { system } from '../../theme/system';
 
@@ -54,9 +55,7 @@ const Whole = ({ machine }: { machine: Machine }) => {
         }}
       />
       <Flex alignItems="center" gap="4" flexWrap="wrap" marginBottom="4" data-screen-only>
-        <Heading as="h1" fontSize="2xl" marginRight="auto">
-          Tag label for {machine.tag}
-        </Heading>
+        <Title marginRight="auto">Tag label for {machine.tag}</Title>
         <LinkButton to={`/machines/${encodeURIComponent(machine.tag)}`} look="quiet" textDecoration="none">
           Back
         </LinkButton>

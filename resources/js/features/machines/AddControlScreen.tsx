@@ -10,6 +10,7 @@ import { Frame } from '../../components/Frame';
 import { MachineTag } from '../../components/MachineTag';
 import { Refusal } from '../../components/Refusal';
 import { Failure, Loading } from '../../components/States';
+import { Title } from '../../components/Title';
 import { useSignedIn } from '../../lib/signedIn';
 import { NewSpec } from '../specs/SpecEditScreen';
 import { Standing } from '../specs/SpecsScreen';
@@ -45,9 +46,7 @@ const Whole = ({ machine }: { machine: Machine }) => {
       <Flex alignItems="center" gap="4" marginBottom="4" flexWrap="wrap">
         <MachineTag tag={machine.tag} />
         <Box marginRight="auto">
-          <Heading as="h1" fontSize="2xl">
-            Add a control
-          </Heading>
+          <Title tag={machine.tag}>Add a control</Title>
           <Box color="soft">{machine.name}</Box>
         </Box>
         {!isEntering && (

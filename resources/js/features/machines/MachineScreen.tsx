@@ -1,4 +1,4 @@
-import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
+import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useLocation, useParams } from 'react-router';
@@ -9,6 +9,7 @@ import { Frame } from '../../components/Frame';
 import { Later, useFirstInSlices } from '../../components/Later';
 import { MachineTag } from '../../components/MachineTag';
 import { Failure, Loading } from '../../components/States';
+import { Title } from '../../components/Title';
 import { counted } from '../../lib/figures';
 import { duration } from '../../lib/time';
 import { LookedFor } from '../bench/LookedFor';
@@ -57,9 +58,7 @@ const Whole = ({ machine }: { machine: Machine }) => {
       <Flex alignItems="center" gap="4" flexWrap="wrap" marginBottom="4">
         <MachineTag tag={machine.tag} stop={stopped} size="lg" />
         <Box>
-          <Heading as="h1" fontSize="2xl">
-            {machine.name}
-          </Heading>
+          <Title tag={machine.tag}>{machine.name}</Title>
           <Box color="soft">
             {[
               machine.kind,

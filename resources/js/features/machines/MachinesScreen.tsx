@@ -1,4 +1,4 @@
-import { Box, chakra, Flex, Heading } from '@chakra-ui/react';
+import { Box, chakra, Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react';
 import { type YardMachine, yardQuery } from '../../api/machines';
@@ -11,10 +11,12 @@ import { Mark, type MarkKind } from '../../components/Marks';
 import { RowLink } from '../../components/RowLink';
 import { Select } from '../../components/Select';
 import { Empty, Failure, Loading } from '../../components/States';
+import { Title } from '../../components/Title';
 import { alphabetical } from '../../lib/alphabetical';
 import { counted } from '../../lib/figures';
 import { useSignedIn } from '../../lib/signedIn';
 import { due, dueLine } from '../../lib/time';
+import { useInAddress } from '../../lib/useInAddress';
 
 const NewMachine = lazy(() => import('./NewMachine'));
 
@@ -23,15 +25,20 @@ const AT_ONCE = 60;
 /** As many as a desk shows. */
 const FIRST = 10;
 
+const usual = { words: '', state: 'all', kind: '', place: '', order: 'tag', yard: '' };
+
+type Asked = typeof usual;
+
 /** The yard, a machine a row, with how each of its controls stands. */
 export default function MachinesScreen() {
-  const [retired, setRetired] = useState(false);
+  const [asked, ask] = useInAddress(usual);
+  const retired = asked.yard === 'retired';
   const { data: known, error, refetch } = useQuery(yardQuery(retired));
   const data = useFirstInSlices(known);
   return (
     <Frame>
       {data !== undefined ? (
-        <Yard machines={data.machines} retired={retired} onRetired={() => setRetired(!retired)} />
+        <Yard machines={data.machines} asked={asked} onAsk={ask} />
       ) : error !== null ? (
         <Failure error={error} retry={() => refetch()} />
       ) : (
@@ -69,8 +76,6 @@ const orders = [
   { key: 'place', label: 'by place', of: (one: YardMachine) => one.place },
 ] as const;
 
-type Asked = { words: string; state: string; kind: string; place: string; order: string };
-
 function shown(machines: readonly YardMachine[], asked: Asked): readonly YardMachine[] {
   const words = asked.words.toLowerCase().split(/\s+/).filter(Boolean);
   const holds = states.find((one) => one.key === asked.state)?.holds ?? (() => true);
@@ -83,12 +88,12 @@ function shown(machines: readonly YardMachine[], asked: Asked): readonly YardMac
   return those.sort((a, b) => alphabetical(of(a), of(b)) || alphabetical(a.tag, b.tag));
 }
 
-type YardProps = { machines: readonly YardMachine[]; retired: boolean; onRetired: () => void };
+type YardProps = { machines: readonly YardMachine[]; asked: Asked; onAsk: (asked: Asked) => void };
 
-const Yard = ({ machines, retired, onRetired }: YardProps) => {
+const Yard = ({ machines, asked, onAsk }: YardProps) => {
   const person = useSignedIn();
+  const retired = asked.yard === 'retired';
   const [adding, setAdding] = useState(false);
-  const [asked, setAsked] = useState<Asked>({ words: '', state: 'all', kind: '', place: '', order: 'tag' });
   const [many, setMany] = useState(AT_ONCE);
   const drawn = useGrowing(FIRST);
   const late = useDeferredValue(asked);
@@ -96,15 +101,13 @@ const Yard = ({ machines, retired, onRetired }: YardProps) => {
   return (
     <>
       <Flex alignItems="baseline" gap="4" marginBottom="3" flexWrap="wrap">
-        <Heading as="h1" fontSize="2xl">
-          {retired ? 'Retired machines' : 'Machines'}
-        </Heading>
+        <Title>{retired ? 'Retired machines' : 'Machines'}</Title>
         <Box color="soft" flex="1" aria-live="polite" data-shown={rows.length}>
           {rows.length === machines.length
             ? `${machines.length} ${retired ? 'retired' : 'in the yard'}`
             : `${rows.length} of ${machines.length}`}
         </Box>
-        <Button look="quiet" onClick={onRetired} data-retired>
+        <Button look="quiet" onClick={() => onAsk({ ...asked, yard: retired ? '' : 'retired' })} data-retired>
           {retired ? 'Those in the yard' : 'Retired ones'}
         </Button>
         {person.may_keep_shop && (
@@ -124,7 +127,7 @@ const Yard = ({ machines, retired, onRetired }: YardProps) => {
         </Empty>
       ) : (
         <>
-          <Sift machines={machines} asked={asked} onAsk={setAsked} />
+          <Sift machines={machines} asked={asked} onAsk={onAsk} />
           {rows.length === 0 ? (
             <Empty title="None of them">Ask for less: another word, kind, place or state.</Empty>
           ) : (
@@ -147,10 +150,8 @@ const Yard = ({ machines, retired, onRetired }: YardProps) => {
   );
 };
 
-type SiftProps = { machines: readonly YardMachine[]; asked: Asked; onAsk: (asked: Asked) => void };
-
 /** What is asked for: a state, words, a kind, a place, and an order. */
-const Sift = ({ machines, asked, onAsk }: SiftProps) => {
+const Sift = ({ machines, asked, onAsk }: YardProps) => {
   return (
     <Flex gap="2" flexWrap="wrap" marginBottom="3" role="group" aria-label="Which machines">
       {states.map(({ key, label, holds }) => (

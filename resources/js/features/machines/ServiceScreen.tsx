@@ -10,6 +10,7 @@ import { MachineTag } from '../../components/MachineTag';
 import { Mark, type MarkKind } from '../../components/Marks';
 import { Refusal } from '../../components/Refusal';
 import { Empty, Failure, Loading } from '../../components/States';
+import { Title } from '../../components/Title';
 import { bandText, lengthText, lengthUnit, torqueText } from '../../lib/figures';
 import { useSignedIn } from '../../lib/signedIn';
 import { useStartJob } from './useStartJob';
@@ -44,9 +45,7 @@ const Whole = ({ service }: { service: Service }) => {
       <Flex alignItems="center" gap="4" flexWrap="wrap" marginBottom="4">
         <MachineTag tag={service.tag} size="lg" stop={service.stops.some((one) => one.control.tag !== null)} />
         <Box>
-          <Heading as="h1" fontSize="2xl">
-            Service of {service.machine}
-          </Heading>
+          <Title tag={service.tag}>Service of {service.machine}</Title>
           <Box color="soft" data-left={left}>
             {left === 0 ? 'Every control was signed today' : `${left} of ${service.stops.length} to do`} · about{' '}
             {service.minutes} min in all

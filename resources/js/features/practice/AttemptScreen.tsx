@@ -1,4 +1,4 @@
-import { Box, Flex, Heading } from '@chakra-ui/react';
+import { Box, Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -10,6 +10,7 @@ import { Frame } from '../../components/Frame';
 import { Modal } from '../../components/Modal';
 import { PersonMenu } from '../../components/PersonMenu';
 import { Failure, Loading } from '../../components/States';
+import { Title } from '../../components/Title';
 import { ofPractice } from '../../lib/outbox';
 import { preferencesOf } from '../../lib/preferences';
 import { SignedInContext, useSignedIn } from '../../lib/signedIn';
@@ -158,9 +159,9 @@ const AttemptHeader = () => {
           Practice
         </Box>
         <Box minWidth="0" flex="1 1 {sizes.32}">
-          <Heading as="h1" fontSize={{ base: 'lg', lg: 'xl' }} lineHeight="tight">
+          <Title fontSize={{ base: 'lg', lg: 'xl' }} lineHeight="tight">
             {attempt.lesson.title}
-          </Heading>
+          </Title>
           <Box fontSize="sm" color="onFrameSoft" lineHeight="snug" display={{ base: 'none', md: 'block' }}>
             {state.family.title} · {state.spec.say}
           </Box>

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import type { PracticeAttempt, PracticeScore } from '../../api/practice';
 import { Button, LinkButton, Sheet } from '../../components/Buttons';
 import { Frame } from '../../components/Frame';
+import { Title } from '../../components/Title';
 import { clock } from '../../lib/time';
 import { Bar } from './Skills';
 import { useBegin } from './useBegin';
@@ -42,9 +43,9 @@ const Total = ({ attempt, score }: { attempt: PracticeAttempt; score: PracticeSc
       data-score={score.total}
     >
       <Flex gap="5" alignItems="center" flexWrap="wrap">
-        <Heading as="h1" fontSize="4xl" lineHeight="tight">
+        <Title fontSize="4xl" lineHeight="tight">
           {score.total} of 100
-        </Heading>
+        </Title>
         <Box flex="1 1 {sizes.56}" lineHeight="snug">
           {worst !== undefined && worst.points < worst.of ? worst.sentence : 'Nothing to do otherwise.'}
           <Box color="soft">

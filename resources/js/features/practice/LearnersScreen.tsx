@@ -5,6 +5,7 @@ import { groupsQuery, learnersQuery } from '../../api/practice';
 import { Button, LinkButton, Paper, Sheet } from '../../components/Buttons';
 import { Frame } from '../../components/Frame';
 import { Empty, Failure, Loading } from '../../components/States';
+import { Title } from '../../components/Title';
 import { day } from '../../lib/time';
 import { GroupDialog } from './GroupDialog';
 import { Groups } from './Groups';
@@ -30,9 +31,7 @@ export default function LearnersScreen() {
   return (
     <Frame>
       <Flex alignItems="center" gap="4" marginBottom="3" flexWrap="wrap">
-        <Heading as="h1" fontSize="2xl" marginRight="auto">
-          Who learns
-        </Heading>
+        <Title marginRight="auto">Who learns</Title>
         <NewGroup />
         <Paper look="quiet" href="/api/export/practice" target="_self" download textDecoration="none" data-csv>
           All attempts as CSV

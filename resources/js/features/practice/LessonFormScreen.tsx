@@ -11,6 +11,7 @@ import { PickOne } from '../../components/PickOne';
 import { PickSome } from '../../components/PickSome';
 import { Refusal } from '../../components/Refusal';
 import { Failure, Loading } from '../../components/States';
+import { Title } from '../../components/Title';
 import { capital } from '../../lib/capital';
 import { uuid } from '../../lib/uuid';
 import { bodyOf, type Draft, draftOf } from './lessonDraft';
@@ -56,9 +57,7 @@ const Form = ({ form }: { form: LessonForm }) => {
           making.mutate();
         }}
       >
-        <Heading as="h1" fontSize="2xl">
-          A lesson like “{form.title}”
-        </Heading>
+        <Title>A lesson like “{form.title}”</Title>
         <Grid templateColumns={{ base: '1fr', lg: '1fr 1fr' }} gap="4" alignItems="start">
           <Said draft={draft} set={set} />
           <True form={form} draft={draft} set={set} />

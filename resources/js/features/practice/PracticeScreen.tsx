@@ -6,6 +6,7 @@ import { Button, LinkButton, Sheet } from '../../components/Buttons';
 import { Frame } from '../../components/Frame';
 import { Select, words } from '../../components/Select';
 import { Failure, Loading } from '../../components/States';
+import { Title } from '../../components/Title';
 import { useSignedIn } from '../../lib/signedIn';
 import { familiesOf } from './families';
 import { Keeping, TakeIn } from './OwnLessons';
@@ -21,9 +22,7 @@ export default function PracticeScreen() {
   return (
     <Frame>
       <Flex alignItems="center" gap="4" marginBottom="3" flexWrap="wrap">
-        <Heading as="h1" fontSize="2xl" marginRight="auto">
-          Practice
-        </Heading>
+        <Title marginRight="auto">Practice</Title>
         {lead && <TakeIn />}
         {lead && (
           <LinkButton to="/practice/learners" look="quiet" textDecoration="none">

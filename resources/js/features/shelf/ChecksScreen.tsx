@@ -6,6 +6,7 @@ import { checksQuery, type KeptCheck, shelfQuery, shows } from '../../api/shelf'
 import { Button, LinkButton, Sheet } from '../../components/Buttons';
 import { Frame } from '../../components/Frame';
 import { Failure, Loading } from '../../components/States';
+import { Title } from '../../components/Title';
 import { moment } from '../../lib/time';
 import { BlocksForm } from './BlocksForm';
 import { InstrumentDialog } from './InstrumentDialog';
@@ -40,9 +41,7 @@ export default function ChecksScreen() {
     <Frame>
       <Flex direction="column" gap="4">
         <Flex alignItems="center" gap="4" wrap="wrap">
-          <Heading as="h1" textStyle="title">
-            {data.instrument.name}: checks
-          </Heading>
+          <Title>{data.instrument.name}: checks</Title>
           <LinkButton to="/shelf" look="quiet" textDecoration="none">
             To the shelf
           </LinkButton>

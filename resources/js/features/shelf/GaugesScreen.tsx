@@ -10,6 +10,7 @@ import { Mark } from '../../components/Marks';
 import { Modal } from '../../components/Modal';
 import { Refusal } from '../../components/Refusal';
 import { Empty, Failure, Loading } from '../../components/States';
+import { Title } from '../../components/Title';
 import { useSignedIn } from '../../lib/signedIn';
 import { moment } from '../../lib/time';
 import { ShelfParts } from './ShelfParts';
@@ -23,9 +24,7 @@ export default function GaugesScreen() {
     <Frame>
       <Flex direction="column" gap="4">
         <Flex alignItems="center" gap="4" wrap="wrap">
-          <Heading as="h1" textStyle="title">
-            Shelf
-          </Heading>
+          <Title>Shelf</Title>
           <ShelfParts at="gauges" />
         </Flex>
         <Box maxWidth="184" lineHeight="snug">

@@ -1,10 +1,11 @@
-import { Box, Flex, Heading } from '@chakra-ui/react';
+import { Box, Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { type Shelf, type ShelfInstrument, shelfQuery } from '../../api/shelf';
 import { Button, Sheet } from '../../components/Buttons';
 import { Frame } from '../../components/Frame';
 import { Empty, Failure, Loading } from '../../components/States';
+import { Title } from '../../components/Title';
 import { InstrumentDialog } from './InstrumentDialog';
 import { InstrumentRow } from './InstrumentRow';
 import { ShelfParts } from './ShelfParts';
@@ -31,9 +32,7 @@ const Instruments = ({ shelf }: { shelf: Shelf }) => {
   return (
     <>
       <Flex alignItems="center" gap="4" marginBottom="4" flexWrap="wrap">
-        <Heading as="h1" fontSize="2xl">
-          Shelf
-        </Heading>
+        <Title>Shelf</Title>
         <ShelfParts at="instruments" />
         <Box color="soft" flex="1">
           {overdue.length === 0

@@ -1,8 +1,9 @@
-import { Box, Flex, Heading } from '@chakra-ui/react';
+import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Paper } from '../../components/Buttons';
 import { Frame } from '../../components/Frame';
 import { PickOne } from '../../components/PickOne';
+import { Title } from '../../components/Title';
 import { useSignedIn } from '../../lib/signedIn';
 import { AuditList } from './AuditList';
 import { DataPart } from './DataPart';
@@ -32,9 +33,7 @@ export default function ShopScreen() {
   return (
     <Frame>
       <Flex alignItems="center" gap="4" flexWrap="wrap" marginBottom="4">
-        <Heading as="h1" fontSize="2xl" marginRight="auto">
-          Shop
-        </Heading>
+        <Title marginRight="auto">Shop</Title>
         <PickOne
           says="Part of the shop"
           mark="part"

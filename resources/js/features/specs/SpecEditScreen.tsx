@@ -1,4 +1,4 @@
-import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
+import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { type ReactNode, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
@@ -10,6 +10,7 @@ import { Checked } from '../../components/Checked';
 import { Frame } from '../../components/Frame';
 import { Refusal } from '../../components/Refusal';
 import { Failure, Loading } from '../../components/States';
+import { Title } from '../../components/Title';
 import { useSignedIn } from '../../lib/signedIn';
 import { copied, draftOf, fromBook, inAnotherFamily, type SpecDraft, writtenOf } from './draft';
 import { AsPrinted } from './form/AsPrinted';
@@ -31,9 +32,7 @@ export default function SpecEditScreen({ how }: { how: How }) {
     <Frame>
       {how === 'new' ? (
         <>
-          <Heading as="h1" fontSize="2xl" marginBottom="3">
-            Enter a spec
-          </Heading>
+          <Title marginBottom="3">Enter a spec</Title>
           <NewSpec back="/specs" onSaved={(after) => navigate(`/specs/${after.id}`)} />
         </>
       ) : (
@@ -98,10 +97,10 @@ const FromVersion = ({ how }: { how: 'next' | 'edit' }) => {
   }
   return (
     <>
-      <Heading as="h1" fontSize="2xl" marginBottom="3">
+      <Title marginBottom="3">
         {data.model}, {data.name.toLowerCase()}:{' '}
         {how === 'next' ? 'the next version' : `version ${data.version} put right`}
-      </Heading>
+      </Title>
       <Form
         key={data.id}
         start={corrected(draftOf(data, data.spec, data.run ?? {}), found)}

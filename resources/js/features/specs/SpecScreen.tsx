@@ -12,6 +12,7 @@ import { MachineTag } from '../../components/MachineTag';
 import { MiniTape } from '../../components/MiniTape';
 import { Refusal } from '../../components/Refusal';
 import { Failure, Loading } from '../../components/States';
+import { Title } from '../../components/Title';
 import { bandText, lengthUnit, sizeShown, unitText } from '../../lib/figures';
 import { useSignedIn } from '../../lib/signedIn';
 import { day } from '../../lib/time';
@@ -63,9 +64,9 @@ const Whole = ({ spec }: { spec: SpecWhole }) => {
     <>
       <Flex alignItems="center" gap="4" marginBottom="4" flexWrap="wrap">
         <Box marginRight="auto">
-          <Heading as="h1" fontSize="2xl">
+          <Title>
             {spec.model}, {spec.name.toLowerCase()}
-          </Heading>
+          </Title>
           <Box color="soft">
             {spec.family_title} · version {spec.version} · {spec.source}
           </Box>

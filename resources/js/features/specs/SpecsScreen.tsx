@@ -1,4 +1,4 @@
-import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
+import { Box, chakra, Flex, Grid } from '@chakra-ui/react';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useId, useState } from 'react';
 import { Link } from 'react-router';
@@ -6,6 +6,7 @@ import { type SpecBrief, specsQuery } from '../../api/specs';
 import { Button, Chip, Field, FieldLabel, LinkButton, Sheet } from '../../components/Buttons';
 import { Frame } from '../../components/Frame';
 import { Empty, Failure, Loading } from '../../components/States';
+import { Title } from '../../components/Title';
 import { useSignedIn } from '../../lib/signedIn';
 
 const Row = chakra(Link);
@@ -24,9 +25,7 @@ export default function SpecsScreen() {
   return (
     <Frame>
       <Flex alignItems="flex-end" gap="4" marginBottom="4" flexWrap="wrap">
-        <Heading as="h1" fontSize="2xl" marginRight="auto">
-          Specs
-        </Heading>
+        <Title marginRight="auto">Specs</Title>
         <Box flex="1 1 {sizes.64}" maxWidth="112">
           <FieldLabel htmlFor={id}>Model, control or document</FieldLabel>
           <Field

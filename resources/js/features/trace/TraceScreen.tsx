@@ -10,6 +10,7 @@ import { Frame } from '../../components/Frame';
 import { MachineTag } from '../../components/MachineTag';
 import { Refusal } from '../../components/Refusal';
 import { Failure, Loading } from '../../components/States';
+import { Title } from '../../components/Title';
 import { outbox } from '../../lib/outbox';
 import { moment } from '../../lib/time';
 import { Findings } from './Findings';
@@ -43,9 +44,7 @@ const Whole = ({ job, trace }: { job: Job; trace: string | undefined }) => (
     <Flex alignItems="center" gap="4" marginBottom="4" flexWrap="wrap">
       <MachineTag tag={job.machine.tag} />
       <Box marginRight="auto">
-        <Heading as="h1" fontSize="2xl">
-          The pull as a curve
-        </Heading>
+        <Title tag={job.machine.tag}>The pull as a curve</Title>
         <Box color="soft">{job.control.name}</Box>
       </Box>
       <LinkButton to={`/jobs/${job.id}`} look="quiet" textDecoration="none">
