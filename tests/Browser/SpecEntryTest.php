@@ -217,4 +217,52 @@ final class SpecEntryTest extends BrowserTestCase
             ),
         );
     }
+
+    public function test_a_spec_that_is_left_half_typed_stands_there_again(): void
+    {
+        $this->window(390, 844);
+        $this
+            ->as('oda')
+            ->visit('/specs/new')
+            ->await('[name=printed]')
+            ->gone('[data-begun]')
+            ->typed('printed', '10 - 20 mm')
+            ->typed('model', 'Hesk 415')
+            ->click('nav a[href="/due"]')
+            ->see('Due');
+        $this->browser->navigate()->back();
+        $this->see('Not saved yet. This was typed today')->accessible('a spec begun before');
+        self::assertSame('Hesk 415', $this->element('[name=model]')->getAttribute('value'));
+        self::assertSame('10 - 20 mm', $this->element('[name=printed]')->getAttribute('value'));
+        $this->visit('/')->visit('/specs/new')->click('[data-anew]')->see('What was typed before is set aside.');
+        self::assertSame('', $this->element('[name=model]')->getAttribute('value'));
+        $this->click('[data-take-back]')->gone('[data-begun]');
+        self::assertSame('Hesk 415', $this->element('[name=model]')->getAttribute('value'));
+        $this->as('mirre')->visit('/specs/new')->await('[name=printed]');
+        self::assertSame('', $this->element('[name=model]')->getAttribute('value'), 'it is of whoever typed it');
+        $this->as('oda')->visit('/specs/new')->see('Not saved yet.')->clickText('Cancel')->see('Specs');
+        $this->visit('/specs/new')->await('[name=printed]')->gone('[data-begun]');
+    }
+
+    public function test_a_figure_half_typed_is_no_other_one_in_other_units(): void
+    {
+        $this->as('oda')->visit('/specs/new')->await('[name=low]')->typed('low', '1.5')->inUnits('in32');
+        $this->visit('/specs/new')->await('[name=low]')->gone('[data-begun]');
+        $this->inUnits('mm')->visit('/specs/new')->see('Not saved yet.');
+        self::assertSame('1.5', $this->element('[name=low]')->getAttribute('value'));
+    }
+
+    private function inUnits(string $lengths): static
+    {
+        $this->visit('/')->click('button[aria-haspopup=dialog]')->await('#person-lengths');
+        $this->browser->executeScript(
+            'const list = document.querySelector("#person-lengths"); list.value = arguments[0]; list.dispatchEvent(new Event("change", { bubbles: true }))',
+            [$lengths],
+        );
+
+        return $this->until(
+            'return document.querySelector("#person-lengths") === null || document.querySelector("#person-lengths").value === '.json_encode($lengths),
+            'the units did not change',
+        );
+    }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\Interactions\WebDriverActions;
+
 /** The yard at a glance: what must not run is seen, sifted for and found. */
 final class YardTest extends BrowserTestCase
 {
@@ -92,5 +94,27 @@ final class YardTest extends BrowserTestCase
         self::assertSame(0, $this->browser->executeScript('return window.scrollY'));
         $this->browser->navigate()->back();
         $this->await('[data-machine=RT-14]')->until('return window.scrollY === 700', 'one is where one was');
+    }
+
+    public function test_a_slip_beside_a_dialog_loses_nothing_that_was_filled_in(): void
+    {
+        $this->as('oda')->visit('/machines')->click('[data-add-machine]')->await('[name=tag]');
+        $this->tappedBeside()->gone('[role=dialog]')->click('[data-add-machine]');
+        $this->element('[name=tag]')->sendKeys('ZZ-99');
+        $this->tappedBeside()->element('[data-state=open] [name=tag]')->sendKeys('8');
+        self::assertSame('ZZ-998', $this->element('[role=dialog] [name=tag]')->getAttribute('value'));
+        $this->click('[data-cancel]')->gone('[role=dialog]');
+    }
+
+    private function tappedBeside(): static
+    {
+        $around = $this->element('[data-scope=dialog][data-part=positioner]');
+        $size = $around->getSize();
+        (new WebDriverActions($this->browser))
+            ->moveToElement($around, 12 - intdiv($size->getWidth(), 2), 12 - intdiv($size->getHeight(), 2))
+            ->click()
+            ->perform();
+
+        return $this;
     }
 }

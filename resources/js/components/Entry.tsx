@@ -73,7 +73,7 @@ export const Entry = ({
           {wrong}
         </Box>
       )}
-      {hint !== undefined && <Box textStyle="small">{hint}</Box>}
+      {hint !== undefined && <Box textStyle="small" marginTop="1">{hint}</Box>}
     </Box>
   );
 };

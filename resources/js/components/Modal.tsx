@@ -1,5 +1,5 @@
 import { Dialog, Portal } from '@chakra-ui/react';
-import type { KeyboardEvent, ReactNode } from 'react';
+import { type KeyboardEvent, type ReactNode, useEffect, useRef } from 'react';
 import { Button } from './Buttons';
 
 type ModalProps = {
@@ -13,6 +13,9 @@ type ModalProps = {
   /** A dialog that must be answered has no way around it. */
   must?: boolean;
 };
+
+/** What is chosen by a tap, beside what is typed. */
+const CHOICES = '[aria-pressed], [role="radio"], [role="checkbox"], [role="option"]';
 
 /** Enter in a line of text does what the first button does. */
 const enter = (event: KeyboardEvent<HTMLElement>) => {
@@ -33,37 +36,52 @@ export const Modal = ({
   actions,
   cancel = 'Cancel',
   must = false,
-}: ModalProps) => (
-  <Dialog.Root
-    open={open}
-    onOpenChange={(change) => !change.open && onClose()}
-    closeOnEscape={!must}
-    closeOnInteractOutside={!must}
-    role="dialog"
-    lazyMount
-    unmountOnExit
-  >
-    <Portal>
-      <Dialog.Backdrop />
-      <Dialog.Positioner>
-        <Dialog.Content onKeyDown={enter}>
-          <Dialog.Title>{title}</Dialog.Title>
-          {about !== undefined && (
-            <Dialog.Description asChild>
-              {typeof about === 'string' ? <p>{about}</p> : <div>{about}</div>}
-            </Dialog.Description>
-          )}
-          {children}
-          <Dialog.Footer>
-            {actions}
-            {!must && (
-              <Button look="quiet" onClick={onClose} data-cancel>
-                {cancel}
-              </Button>
+}: ModalProps) => {
+  const touched = useRef(false);
+  useEffect(() => {
+    if (open) touched.current = false;
+  }, [open]);
+  const touch = () => {
+    touched.current = true;
+  };
+  return (
+    <Dialog.Root
+      open={open}
+      onOpenChange={(change) => !change.open && onClose()}
+      closeOnEscape={!must}
+      closeOnInteractOutside={!must}
+      // A tap beside it closes what was only looked at. What was filled in goes by Cancel and Escape, not by a slip.
+      onInteractOutside={(event) => touched.current && event.preventDefault()}
+      role="dialog"
+      lazyMount
+      unmountOnExit
+    >
+      <Portal>
+        <Dialog.Backdrop />
+        <Dialog.Positioner>
+          <Dialog.Content
+            onKeyDown={enter}
+            onInput={touch}
+            onClick={(event) => event.target instanceof Element && event.target.closest(CHOICES) !== null && touch()}
+          >
+            <Dialog.Title>{title}</Dialog.Title>
+            {about !== undefined && (
+              <Dialog.Description asChild>
+                {typeof about === 'string' ? <p>{about}</p> : <div>{about}</div>}
+              </Dialog.Description>
             )}
-          </Dialog.Footer>
-        </Dialog.Content>
-      </Dialog.Positioner>
-    </Portal>
-  </Dialog.Root>
-);
+            {children}
+            <Dialog.Footer>
+              {actions}
+              {!must && (
+                <Button look="quiet" onClick={onClose} data-cancel>
+                  {cancel}
+                </Button>
+              )}
+            </Dialog.Footer>
+          </Dialog.Content>
+        </Dialog.Positioner>
+      </Portal>
+    </Dialog.Root>
+  );
+};

@@ -12,14 +12,16 @@ import { Refusal } from '../../components/Refusal';
 import { Failure, Loading } from '../../components/States';
 import { Title } from '../../components/Title';
 import { useSignedIn } from '../../lib/signedIn';
+import { moment } from '../../lib/time';
 import { copied, draftOf, fromBook, inAnotherFamily, type SpecDraft, writtenOf } from './draft';
 import { AsPrinted } from './form/AsPrinted';
 import { CableRun } from './form/CableRun';
 import { Folded } from './form/Folded';
 import { LikeAnother } from './form/LikeAnother';
-import { PageBeside, type Picked } from './form/PageBeside';
+import { PageBeside } from './form/PageBeside';
 import { SourceFields } from './form/SourceFields';
 import { WhichControl } from './form/WhichControl';
+import { useSpecDraft } from './useSpecDraft';
 import { families, inTheForm } from './words';
 
 export type FormProps = { draft: SpecDraft; set: (change: Partial<SpecDraft>) => void };
@@ -132,12 +134,10 @@ type FormAllProps = {
 };
 
 const Form = ({ start, version, how, hangs: asked, modelStands = false, back, onSaved }: FormAllProps) => {
-  const [draft, setDraft] = useState(start);
-  const [hangs, setHangs] = useState(asked);
-  const [picture, setPicture] = useState<Picked | null>(null);
-  const [from, setFrom] = useState<SpecWhole | null>(null);
+  const typed = useSpecDraft({ start, asked, version, how });
+  const { draft, setDraft, hangs, setHangs, picture, setPicture } = typed;
   const client = useQueryClient();
-  const { seen, onError } = useSeen(version?.content);
+  const { seen, onError } = useSeen(typed.basis);
   // A spec that was saved while its picture was not: saved again, it is the same draft.
   const [saved, setSaved] = useState<SpecWhole | null>(null);
   const keep = useMutation({
@@ -152,6 +152,7 @@ const Form = ({ start, version, how, hangs: asked, modelStands = false, back, on
     },
     onError,
     onSuccess: (after) => {
+      typed.forget();
       client.setQueryData(specQuery(after.id).queryKey, after);
       for (const queryKey of [keys.specs, keys.machines, ['machine'], keys.bench]) {
         void client.invalidateQueries({ queryKey });
@@ -180,7 +181,8 @@ const Form = ({ start, version, how, hangs: asked, modelStands = false, back, on
     <Grid templateColumns={{ base: '1fr', lg: '1fr {sizes.82}' }} gap="4" alignItems="start">
       <Flex direction="column" gap="4" minWidth="0">
         <Sheet padding="4" aria-label="What the book says">
-          {from !== null && <CopiedFrom from={from} />}
+          {typed.copiedFrom !== null && <CopiedFrom from={typed.copiedFrom} />}
+          <Begun {...typed} />
           <Flex direction="column" gap="4">
             <AsPrinted {...form} first={how === 'new'} />
             <WhichControl
@@ -209,12 +211,13 @@ const Form = ({ start, version, how, hangs: asked, modelStands = false, back, on
           saving={keep.isPending}
           onSave={() => keep.mutate()}
           back={back}
+          onCancel={typed.forget}
         >
           {how === 'new' && (
             <LikeAnother
               onCopy={(other) => {
                 set(copied(draft, draftOf(other, other.spec, other.run ?? {})));
-                setFrom(other);
+                typed.setCopiedFrom(`${other.model}, ${other.name.toLowerCase()}`);
               }}
             />
           )}
@@ -229,12 +232,49 @@ const Form = ({ start, version, how, hangs: asked, modelStands = false, back, on
   );
 };
 
-const CopiedFrom = ({ from }: { from: SpecWhole }) => (
+type BegunProps = Pick<ReturnType<typeof useSpecDraft>, 'before' | 'putAway' | 'anew' | 'takeBack'>;
+
+/** That this is what was typed before, and the way to a new beginning; from there, the way back. */
+const Begun = ({ before, putAway, anew, takeBack }: BegunProps) =>
+  (before !== null || putAway !== null) && (
+    <Flex
+      gap="3"
+      alignItems="center"
+      flexWrap="wrap"
+      bg="amber.wash"
+      borderRadius="sm"
+      padding="3"
+      marginBottom="4"
+      lineHeight="snug"
+      role="status"
+      data-begun
+    >
+      <Box flex="1 1 {sizes.56}">
+        {before === null ? (
+          'What was typed before is set aside.'
+        ) : (
+          <>
+            <b>Not saved yet.</b> This was typed {moment(before.at)}.
+            {before.pictured ? ' The picture of its page has to be chosen again.' : ''}
+          </>
+        )}
+      </Box>
+      {before === null ? (
+        <Button look="plain" size="small" onClick={takeBack} data-take-back>
+          Bring it back
+        </Button>
+      ) : (
+        <Button look="plain" size="small" onClick={anew} data-anew>
+          Start over
+        </Button>
+      )}
+    </Flex>
+  );
+
+const CopiedFrom = ({ from }: { from: string }) => (
   <Box bg="violet.wash" borderRadius="sm" padding="3" marginBottom="4" lineHeight="snug" role="status" data-copied>
-    <b>
-      Copied from {from.model}, {from.name.toLowerCase()}.
-    </b>{' '}
-    Hold every figure against this model's own document. Which document that is, is not copied.
+    <b>Copied from {from}.</b> Hold every figure against this model's own document. Which document that is, is not
+    copied.
   </Box>
 );
 
@@ -246,10 +286,11 @@ type SaveProps = {
   saving: boolean;
   onSave: () => void;
   back: string;
+  onCancel: () => void;
   children: ReactNode;
 };
 
-const Save = ({ how, model, hangs, onHangs, saving, onSave, back, children }: SaveProps) => {
+const Save = ({ how, model, hangs, onHangs, saving, onSave, back, onCancel, children }: SaveProps) => {
   const alone = useSignedIn().works_alone;
   return (
     <>
@@ -264,7 +305,7 @@ const Save = ({ how, model, hangs, onHangs, saving, onSave, back, children }: Sa
           {saving ? 'Saving' : alone ? 'Save' : 'Save draft'}
         </Button>
         {children}
-        <LinkButton to={back} look="quiet" textDecoration="none" textAlign="center">
+        <LinkButton to={back} onClick={onCancel} look="quiet" textDecoration="none" textAlign="center">
           Cancel
         </LinkButton>
       </Flex>

@@ -1,111 +1,129 @@
+import * as z from 'zod/mini';
 import type { NewSpec, Written } from '../../api/specs';
 import { heldMm, quantity } from '../../lib/figures';
-import { type LimitKind, limitKinds, limits, measuredBy, secondCables } from './words';
+import { limitKinds, limits, measuredBy, secondCables } from './words';
+
+const written = z.record(z.string(), z.unknown());
+
+const adjusterDraft = z.object({
+  /** What the library wrote, so that what is not edited here stays. */
+  kept: written,
+  id: z.string(),
+  name: z.string(),
+  kind: z.string(),
+  thread: z.string(),
+  travel: z.string(),
+  /** What a turn of a thread is counted in. */
+  counts: z.string(),
+  /** Clicks or bevels a turn; empty where turns are counted. */
+  perTurn: z.string(),
+  step: z.string(),
+  from: z.string(),
+  to: z.string(),
+  minutes: z.string(),
+  cover: z.string(),
+  tools: z.string(),
+  torque: z.string(),
+  /** What its people call its two ways; empty for the words of its kind. */
+  out: z.string(),
+  in: z.string(),
+});
+export type AdjusterDraft = z.infer<typeof adjusterDraft>;
+
+const limitDraft = z.object({ kind: z.enum(limitKinds), figures: z.record(z.string(), z.string()) });
+export type LimitDraft = z.infer<typeof limitDraft>;
+
+/** Where it stands when something is seen: by a word, between two figures of a book, or not told by it at all. */
+const stands = z.enum(['right', 'short', 'past', 'between', 'nothing']);
+export type Standing = z.infer<typeof stands>;
+/** What can be seen at a setting, and between which places of the arm that is so. */
+const sightDraft = z.object({
+  key: z.string(),
+  label: z.string(),
+  low: z.string(),
+  high: z.string(),
+  stands,
+});
+export type SightDraft = z.infer<typeof sightDraft>;
+const settingDraft = z.object({
+  kept: written,
+  key: z.string(),
+  label: z.string(),
+  at: z.string(),
+  wants: z.string(),
+  telling: z.boolean(),
+  sees: z.array(sightDraft),
+});
+export type SettingDraft = z.infer<typeof settingDraft>;
+const moverDraft = z.object({ kept: written, adjuster: z.string(), perStep: z.string() });
+export type MoverDraft = z.infer<typeof moverDraft>;
+/** What a control must do at each of its settings. */
+const tableDraft = z.object({
+  kept: written,
+  arm: z.string(),
+  unit: z.string(),
+  plus: z.string(),
+  minus: z.string(),
+  trial: z.string(),
+  most: z.string(),
+  settings: z.array(settingDraft),
+  movers: z.array(moverDraft),
+});
+export type TableDraft = z.infer<typeof tableDraft>;
+/** The play of a second cable, under the name it has in the library. */
+const secondDraft = z.object({
+  kept: written,
+  key: z.enum(['backward', 'secondary']),
+  low: z.string(),
+  high: z.string(),
+  setFirst: z.boolean(),
+});
+export type SecondDraft = z.infer<typeof secondDraft>;
 
 /** A spec as it stands in the form: every figure as it was typed. */
-export type AdjusterDraft = {
-  /** What the library wrote, so that what is not edited here stays. */
-  kept: Written;
-  id: string;
-  name: string;
-  kind: string;
-  thread: string;
-  travel: string;
-  /** What a turn of a thread is counted in. */
-  counts: string;
-  /** Clicks or bevels a turn; empty where turns are counted. */
-  perTurn: string;
-  step: string;
-  from: string;
-  to: string;
-  minutes: string;
-  cover: string;
-  tools: string;
-  torque: string;
-  /** What its people call its two ways; empty for the words of its kind. */
-  out: string;
-  in: string;
-};
-
-export type LimitDraft = { kind: LimitKind; figures: Record<string, string> };
-
-/** What can be seen at a setting, and between which places of the arm that is so. */
-/** Where it stands when something is seen: by a word, between two figures of a book, or not told by it at all. */
-export type Standing = 'right' | 'short' | 'past' | 'between' | 'nothing';
-export type SightDraft = { key: string; label: string; low: string; high: string; stands: Standing };
-export type SettingDraft = {
-  kept: Written;
-  key: string;
-  label: string;
-  at: string;
-  wants: string;
-  telling: boolean;
-  sees: SightDraft[];
-};
-export type MoverDraft = { kept: Written; adjuster: string; perStep: string };
-/** What a control must do at each of its settings. */
-export type TableDraft = {
-  kept: Written;
-  arm: string;
-  unit: string;
-  plus: string;
-  minus: string;
-  trial: string;
-  most: string;
-  settings: SettingDraft[];
-  movers: MoverDraft[];
-};
-/** The play of a second cable, under the name it has in the library. */
-export type SecondDraft = {
-  kept: Written;
-  key: 'backward' | 'secondary';
-  low: string;
-  high: string;
-  setFirst: boolean;
-};
-
-export type SpecDraft = {
-  model: string;
-  control: string;
-  name: string;
-  minutes: string;
-  family: string;
-  practice: boolean;
-  document: string;
-  edition: string;
-  page: string;
-  date: string;
-  printed: string;
-  point: string;
-  low: string;
-  high: string;
-  engine: string;
-  wheels: string;
-  poses: string[];
-  policy: string;
-  rule: string;
-  use: string;
-  unit: string;
-  months: string;
-  torques: { what: string; nm: string }[];
-  proofs: string[];
-  backOff: string;
+export const specDraft = z.object({
+  model: z.string(),
+  control: z.string(),
+  name: z.string(),
+  minutes: z.string(),
+  family: z.string(),
+  practice: z.boolean(),
+  document: z.string(),
+  edition: z.string(),
+  page: z.string(),
+  date: z.string(),
+  printed: z.string(),
+  point: z.string(),
+  low: z.string(),
+  high: z.string(),
+  engine: z.string(),
+  wheels: z.string(),
+  poses: z.array(z.string()),
+  policy: z.string(),
+  rule: z.string(),
+  use: z.string(),
+  unit: z.string(),
+  months: z.string(),
+  torques: z.array(z.object({ what: z.string(), nm: z.string() })),
+  proofs: z.array(z.string()),
+  backOff: z.string(),
   /** Tools for the steps of replacing the cable. */
-  tools: { step: string; what: string }[];
-  limits: LimitDraft[];
-  tables: TableDraft[];
-  second: SecondDraft | null;
-  hand: Written;
-  handName: string;
-  pivotToWire: string;
-  pivotToPoint: string;
-  drum: string;
-  flange: string;
-  knowledge: string;
-  workingEnd: string;
-  cables: { kept: Written; adjusters: AdjusterDraft[] }[];
-  despite: boolean;
-};
+  tools: z.array(z.object({ step: z.string(), what: z.string() })),
+  limits: z.array(limitDraft),
+  tables: z.array(tableDraft),
+  second: z.nullable(secondDraft),
+  hand: written,
+  handName: z.string(),
+  pivotToWire: z.string(),
+  pivotToPoint: z.string(),
+  drum: z.string(),
+  flange: z.string(),
+  knowledge: z.string(),
+  workingEnd: z.string(),
+  cables: z.array(z.object({ kept: written, adjusters: z.array(adjusterDraft) })),
+  despite: z.boolean(),
+});
+export type SpecDraft = z.infer<typeof specDraft>;
 
 const record = (value: unknown): Written =>
   typeof value === 'object' && value !== null && !Array.isArray(value) ? (value as Written) : {};

@@ -1,0 +1,74 @@
+import { useEffect, useRef, useState } from 'react';
+import { useSearchParams } from 'react-router';
+import type { SpecWhole } from '../../api/specs';
+import { useSignedIn } from '../../lib/signedIn';
+import { type BegunSpec, begunKey, begunSpec, forgetBegun, isSame, keepBegun } from './begunSpecs';
+import type { SpecDraft } from './draft';
+import type { Picked } from './form/PageBeside';
+
+type Beginning = {
+  start: SpecDraft;
+  /** Whether it is to hang itself on machines, as it begins. */
+  asked: boolean;
+  version: SpecWhole | null;
+  how: string;
+};
+
+type Stands = Pick<BegunSpec, 'draft' | 'hangs' | 'copiedFrom'>;
+
+/** What is typed of a spec. Not saved, it is kept on this device, and stands there again when one comes back. */
+export function useSpecDraft({ start, asked, version, how }: Beginning) {
+  const { id, units } = useSignedIn();
+  const [found] = useSearchParams();
+  const what = version === null ? start.model : `${version.id}?${found}`;
+  const [key] = useState(() => begunKey({ person: id, units, how, what }));
+  const [first] = useState(start);
+  const [before, setBefore] = useState(() => begunSpec(key));
+  const [putAway, setPutAway] = useState<Stands | null>(null);
+  const [draft, setDraft] = useState(before?.draft ?? start);
+  const [hangs, setHangs] = useState(before?.hangs ?? asked);
+  const [copiedFrom, setCopiedFrom] = useState(before?.copiedFrom ?? null);
+  const [picture, setPicture] = useState<Picked | null>(null);
+  const [basis] = useState(before?.basis ?? version?.content);
+  const over = useRef(false);
+  const pictured = picture !== null;
+  useEffect(() => {
+    if (over.current) return;
+    if (isSame(draft, first) && hangs === asked) forgetBegun(key);
+    else keepBegun(key, { draft, hangs, copiedFrom, pictured, basis: basis ?? null });
+  }, [draft, hangs, copiedFrom, pictured, key, first, asked, basis]);
+  const stand = (one: Stands) => {
+    setDraft(one.draft);
+    setHangs(one.hangs);
+    setCopiedFrom(one.copiedFrom);
+  };
+  return {
+    draft,
+    setDraft,
+    hangs,
+    setHangs,
+    copiedFrom,
+    setCopiedFrom,
+    picture,
+    setPicture,
+    basis,
+    /** What stood there when one came back; null where nothing did. */
+    before,
+    /** What was put away for a new beginning, and may be taken back. */
+    putAway,
+    anew: () => {
+      setPutAway({ draft, hangs, copiedFrom });
+      setBefore(null);
+      stand({ draft: first, hangs: asked, copiedFrom: null });
+    },
+    takeBack: () => {
+      if (putAway !== null) stand(putAway);
+      setPutAway(null);
+    },
+    /** It is saved, or not wanted. */
+    forget: () => {
+      over.current = true;
+      forgetBegun(key);
+    },
+  };
+}
