@@ -10,10 +10,14 @@ namespace VividPull\Core\Procedure;
  */
 final readonly class OwnWords
 {
-    private const NOT = '(?:not|n.?t|never|cannot|no longer)';
+    /** That something does not do what it should; *hardly* is as bad. */
+    private const NOT = '(?:not|never|no longer|hardly|barely|refuses to|fails to)(?: (?:always|quite|really|fully|properly|completely|even|ever|want to|seem to))?';
+
+    /** That a fault is not there: so much is taken out before anything is read. That it should not be is a complaint. */
+    private const NO_FAULT = '/(?<!should )(?<!must )(?<!may )\b(?:(?:not|never|no longer)(?: (?:really|quite|even|ever))?|no(?: (?:fluid|oil|sign of|trace of|visible|more))?|nothing) (?:stick|stuck|hang|slip|drag|creep|crawl|lurch|jump|jam|snag|catching|bind|leak|drip|weep|rub|grind|crunch|scream|fray|worn|seiz|keep|rac|come loose|pop|fall out|fade|roll away|bubbl)\w*/u';
 
     /** How people say that something comes back, and not at once. */
-    private const SLOW_BACK = 'slow(?:ly)? to (?:return|come back|come up|close|shut|drop)|(?:comes?|goes|springs?) (?:back|up|shut|down)(?: too| very)? slow|(?:returns?|closes?|shuts?|snaps?|drops?)(?: back| shut| down)?(?: too| very)? slow|sluggish|lazy';
+    private const SLOW_BACK = 'slow(?:ly)? to (?:return|come back|come up|close|shut|drop)|(?:comes?|goes|springs?) (?:back|up|shut|down)(?: too| very)? slow|(?:returns?|returning|closes?|closing|shuts?|shutting|snaps?|drops?|dropping|falls?)(?: back| shut| down)?(?: too| very)? slow|slow(?:ly)? (?:coming|going|returning|closing)|sluggish|lazy';
 
     private const STUCK = '(?<!adjuster )(?<!nut )(?<!barrel )(?<!bolt )(?<!adjuster is )(?<!nut is )(?<!barrel is )(?:st[iu]ck|seiz)|jam|snag|catch(?:es|ing)|binds|binding';
 
@@ -23,12 +27,27 @@ final readonly class OwnWords
     /** An end or a wire that does not lie where it belongs holds what it works where it stands. */
     private const UNSEATED = '(?:wire|cable|end|ball|nipple)\b[^.]*(?:out of|off|not in|jumped|beside|half in|half out)[^.]*(?:groove|drum|keyhole|hole|seat|slot)';
 
-    private const LINING = '(?:lining|shoe|pad)s?\b[^.]*(?:worn|thin|gone|oily|greas|glaz)|(?:worn|oily|glazed) (?:lining|shoe|pad)';
+    /** A nut and a spanner slip too, and that is no matter of the control. */
+    private const SLIPS = '(?<!nut )(?<!spanner )(?<!socket )(?<!key )(?<!tool )(?<!hand )slip';
 
-    /** That it does not creep is good; that it should not is a complaint. */
-    private const CREEP = '(?<!no )(?<!(?<!should )not )(?<!(?<!should)n[\'’]t )(?<!never )creep';
+    private const LINING = '(?:lining|shoe|pad)s?\b[^.]*(?:worn|thin|gone|finished|oily|greas|glaz)|(?:worn|oily|glazed) (?:lining|shoe|pad)';
 
-    private const GOES_ON = 'keeps? (?:rev|going|driv|runn|pull|mov|turn|spin|roll|on\b)|runs? (?:on|away)|(?:took|takes) off by itself';
+    private const CREEP = '(?<!no )(?<!without )(?:creep|crawl)';
+
+    /** Something moves; that it does not, is no matter here. */
+    private const MOVES = '(?<!not )(?<!never )(?<!no longer )(?<!no )(?:moves?|moved|moving|motion|turns?|turning|goes(?! back| up| home| forward to)|drives?|driving|drove|rides?|rolls?|rolling|rolled|spins?|spinning|drift|inches|rotat|runs?|running|pulling|pushes|pushing|full speed)';
+
+    /** The machine goes, and no part of it is turned by hand. */
+    private const DRIVES = '(?<!not )(?<!never )(?<!no longer )(?:moves|goes(?! back| up| home)|drives|driving|rides|rolls|rolling|inches|drifts|pulling at|pushes|pushing)';
+
+    /** Nobody holds it. */
+    private const LET_GO = '(?:let(?:ting)? go|released?|nobody|hands? off|no hands|foot off|by itself|on its own|\\balone|without (?:the |a )?(?:touch|press|pull|gas|trigger|lever|pedal|anybody|hand)|'
+        .'(?:lever|handle|pedal|bail|bar)s? (?:is |are )?(?:up|open|out)\\b|not (?:press|pull|held|squeez|touch)|(?:in|at) (?:neutral|n|idle)\\b|while idling|when idling)';
+
+    /** The lever that takes the drive out is held. */
+    private const HELD = '(?:(?:lever|clutch|handle|pedal)(?: is| held)? (?:in\\b|pulled|down|pressed|squeezed|held|on the bar|at the bar)|(?:pull|squeeze|press|hold)(?:ing)? (?:the )?(?:lever|clutch|handle|pedal)|standstill|at the lights)';
+
+    private const GOES_ON = 'keeps? (?:on\b|(?!need|hav|com|slip|stall|break|lock|jump|ask|say)\w+ing\b)|carr(?:y|ies) on|runs? (?:on\b(?! (?:the|a|its|one|petrol|test|idle|choke)\b)|away)|(?:took|takes) off (?:by itself|on its own|with me)|speeds on';
 
     private function __construct() {}
 
@@ -38,11 +57,12 @@ final readonly class OwnWords
      */
     public static function understood(string $words, array $symptoms): array
     {
-        $plain = (string) preg_replace('/\s+/', ' ', mb_strtolower($words));
+        $said = PlainWords::of($words);
+        $plain = (string) preg_replace(self::NO_FAULT, ' ', $said);
 
         return array_values(array_filter(
             $symptoms,
-            static fn (Symptom $one): bool => str_contains($plain, mb_strtolower($one->words()))
+            static fn (Symptom $one): bool => str_contains($said, PlainWords::of($one->words()))
                 || preg_match('/\b(?:'.self::like($one).')/u', $plain) === 1,
         ));
     }
@@ -83,19 +103,21 @@ final readonly class OwnWords
 
     private static function ofALever(Symptom $symptom): string
     {
-        $takes = '(?:bite|grab|engage|take|grip|come)s?';
+        $takes = '(?:bite|grab|engage|take|grip|come)(?:s|by)?';
 
         return match ($symptom) {
-            Symptom::Slips => 'slip|scream|revs? (?:go(?:es)? )?(?:up|rise)|spins? up|smells? (?:of )?burn|burning|(?:engine|revs)[^.]*(?:but|no)[^.]*(?:faster|drive|pull)',
-            Symptom::CreepsIn => self::CREEP.'|lurch|(?<!lever )(?<!cable )drags?|jumps? (?:forward|[^.]*(?:in|into) gear)|stalls?[^.]*(?:in gear|lights)|(?:wants to|still) (?:move|drive|go|pull)|(?:moves?|drives?|pulls?|drags?|rolls?|stop)[^.]*(?:lever|clutch|handle) (?:is )?(?:in|pulled)'
-                .'|(?:lever|clutch|handle) (?:is )?(?:in|pulled)[^.]*(?:moves?|drives?|pulls?|jump)|'.self::NOT
-                    .' (?:let go|release|disengage|free|stand|stop)|fluid[^.]*(?:leak|drip|wet|lost|gone|low)|(?:leak|drip|lost)[^.]*fluid|lever[^.]*sinks',
-            Symptom::HardToShift => 'grind|crunch|grat|(?:hard|stiff|difficult|heavy)[^.]*(?:shift|change|move between|select|into)|neutral|'
-                .self::NOT.' go in(?:to)?|gears? (?:stick|jam)',
-            Symptom::BitesEarly => "{$takes}[^.]*(?:early|as soon as|right away|at the bar|immediately|straight away|leaves the bar)",
-            Symptom::BitesLate => "{$takes}[^.]*(?:late|end|far out|last (?:bit|moment))",
-            Symptom::Soft => 'soft|spong|nothing behind|no feel|flopp|mush|only (?:a|the) (?:little|return|light) spring|pump|too (?:light|easy)',
-            default => 'heavy(?! (?:snow|soil|ground|grass|load|clay|work))|stiff|hard to (?:pull(?! (?:it )?back)|draw|press|push|squeeze|turn)|hand hurts|two hands|lot of force|'
+            Symptom::Slips => self::SLIPS.'|scream|smells? of (?:the )?clutch|spinning clutch|burnt (?:smell|clutch)|revs[^.]*without|no (?:acceleration|go)\b|revs? (?:go(?:es)? )?(?:up|rise|climb)|spins? up|smells? (?:of )?burn|burning|(?:engine|revs)[^.]*(?:but|no)[^.]*(?:faster|speed|drive|pull|accelerat)|(?:lost|loses|losing) drive|'.self::NOT
+                .' (?:accelerat|pull (?:in|up|away|any))|belt[^.]*(?:squeal|smok|burn)',
+            Symptom::CreepsIn => self::CREEP.'|lurch|(?<!lever )(?<!cable )drags?|jumps? (?:forward|[^.]*(?:in|into) gear)|stalls?[^.]*(?:in gear|lights|i stop|stopping)|takes? off (?:before|with)|(?:wants to|still|keeps?) (?:mov|driv|go|pull|roll|push|wants)|inches (?:forward|ahead)|(?:moves?|drives?|pulls?|drags?|rolls?|stop)\b[^.]*(?:lever|clutch|handle) (?:is )?(?:in|pulled)'
+                .'|(?:lever|clutch|handle) (?:is )?(?:in|pulled)[^.]*(?:moves?|drives?|pulls?|jump)|wants (?:forward|off|to)|'
+                .self::DRIVES.'[^.]*'.self::HELD.'|'.self::HELD.'[^.]*'.self::DRIVES.'|(?:rides?|drives?|goes|takes?) off (?:alone|by itself)|'.self::NOT
+                    .' (?:let go|release|lets? go|disengage|free|clear|separat|stand|stop|stay still|idle in gear)|under ?way|(?:fluid|oil[^.]*(?:slave|master|reservoir)|(?:slave|master|reservoir)[^.]*oil)[^.]*(?:leak|drip|weep|wet|lost|gone|low|missing)|reservoir[^.]*(?:empty|dry)|(?:leak|drip|weep|lost)[^.]*(?:fluid|slave|master)|lever[^.]*sinks',
+            Symptom::HardToShift => 'grind|crunch|grat|clunk|reluctant|'.self::NOT.' get [^.]*(?:out of|into|in) |gear change[^.]*(?:bang|hard|bad)|nois[^.]*(?:into|gear)|(?:gear|box)s?[^.]*(?:clash|crash|notchy)|(?:hard|stiff|difficult|heavy|stamp|kick)[^.]*(?:shift|change|move between|select|into)|(?<!in )neutral|'
+                .self::NOT.' (?:go in(?:to)?|shift|select|(?:move|come|change) (?:out|in|into|down|up|between|gear))\b|gears? (?:stick|jam)',
+            Symptom::BitesEarly => "{$takes}[^.]*(?:\bearly|as soon as|right away|at the bar|immediately|straight away|leaves the bar|off the bar|(?:near|close to) the (?:bar|grip))|(?:bite|friction) (?:point|zone)[^.]*(?:close|near|at the bar|early)|(?:right |all the way |back )to the (?:bar|grip)[^.]*(?:before|to (?:change|shift|get|find))",
+            Symptom::BitesLate => "(?:{$takes}|friction)[^.]*(?:\blate|end\b|far out|(?:nearly|almost|all the way|right) out|way out|last (?:bit|moment))",
+            Symptom::Soft => 'soft|spong|flap|dead|nothing behind|no (?:feel|pressure|resistance|tension)|flopp|mush|empty|long (?:lever )?travel|only (?:a|the) (?:little|return|light) spring|pump|too (?:light|easy)|(?:straight|goes) to the (?:bar|grip)|air in|bubbl',
+            default => 'gets? hard|awful|heavy(?! (?:snow|soil|ground|grass|load|clay|work))|stiff|hard to (?:pull(?! (?:it )?back)|draw|press|push|squeeze|turn|twist|use|work)|can (?:hardly|barely) (?:pull|press|squeeze|turn|twist|move)|(?:hand|wrist|thumb|finger|arm)s? (?:hurt|ache|tire)|(?:two|both) hands|lots? of (?:force|strength)|notchy|gritty|sand\b|rough|squeak|'
                 .self::SLOW_BACK,
         };
     }
@@ -103,54 +125,54 @@ final readonly class OwnWords
     private static function ofAThrottle(Symptom $symptom): string
     {
         return match ($symptom) {
-            Symptom::Jerky => 'jerk|snatch|all at once|jump|lurch|buck|surge|grabs',
-            Symptom::DeadTravel => 'dead|nothing happens|(?:lots?|too much|a lot) of (?:free )?(?:play|slack|travel)|too (?:slack|loose)|half ?way before|before (?:it|anything|something) (?:moves|happens|does)|(?:has|have) to (?:pull|push|turn)[^.]*before',
-            Symptom::LowTopSpeed => '(?<!back )(?<!up )(?<!shut )(?<!shuts )slow(?! to |ly to | down)|top speed|tops? out|no speed|'.self::NOT
-                .' go fast|gutless|speed is (?:down|low)|used to (?:go|be) fast',
+            Symptom::Jerky => 'jerk|snatch|all at once|jump|lurch|buck|surge|grabs|jolt|abrupt|twitchy|on.?off throttle',
+            Symptom::DeadTravel => 'dead|no response|delay|nothing happens|does nothing|(?:lots?|too much|a lot) (?:of )?(?:free )?(?:play|slack|slop|travel)|too (?:slack|loose)|(?:play|slack)[^.]*too (?:big|much|long)|(?:grip|trigger|pedal|cable) (?:is |has |feels )*(?:slack|slop)|slop in|(?:play|slack|long way)[^.]*before|(?:before|until) (?:the engine|it|anything|something)[^.]*(?:answer|react|respond|happen|move|pick|does)|half ?way before|before (?:it|anything|something) (?:moves|happens|does)|(?:has|have) to (?:pull|push|turn)[^.]*before',
+            Symptom::LowTopSpeed => '(?<!not )(?<!back )(?<!up )(?<!shut )(?<!shuts )slow(?! to |ly to | down)|top speed|tops? out|no speed|'.self::NOT
+                .' (?:go (?:over|above|past|more)|(?:go )?fast)|only \d+ ?(?:km|mph)|slower|top end|walking pace|gutless|lost[^.]*speed|speed is (?:down|low)|used to (?:go|be) fast',
             Symptom::NotWideOpen => 'full throttle|'.self::NOT
-                .' (?:open|(?:wide|fully|all the way) open)|half throttle|'.self::NOT.' rev|bogs?|'.self::NOT
-                .' reach full|full (?:power|gas)',
-            Symptom::StaysOpen => self::STUCK.'|'.self::GOES_ON.'|'.self::SLOW_BACK.'|hangs?|stays? (?:open|on|where|at|full)|(?:throttle|grip|trigger|pedal|gas|accelerator)[^.]*(?:stay|hang|half ?way)|'
-                .self::UNSEATED.'|'.self::NOT.' (?:snap|close|shut|slow down|stop|(?:go|come) back|return)|engine rac(?:es|ing)(?![^.]*(?:turn|steer|bars?))|revs? by itself|idles? (?:is |too )*(?:high|fast)',
-            default => 'idle[^.]*(?:rise|climb|up|chang|goes)|tight[^.]*(?:steer|bars?\b|full lock|turn(?:ed|ing)? (?:left|right|the wheel))|(?:steer|turn(?:ed|ing)? (?:left|right))[^.]*tight|(?:rev|race)s?[^.]*(?:turn|steer|bars?|handlebar)|(?:steer|turn)[^.]*(?:rev|idle|race)',
+                .' (?:open|(?:wide|fully|all the way) open)|half throttle|three.?quarters?|3\/4|'.self::NOT.' (?:rev|get[^.]*(?:open|full)|give full|reach (?:full|the top))|no full (?:rev|gas|power|throttle)|half the power|bogs?|(?:down on|no|lacks?|half) power|full (?:power|gas)',
+            Symptom::StaysOpen => self::STUCK.'|'.self::GOES_ON.'|'.self::SLOW_BACK.'|hangs?|hung (?:open|up|on)|(?:needs?|has) [^.]*(?:a|by) hand[^.]*(?:close|shut)|by hand to (?:close|shut)|(?:stays?|remains?) (?:open|on\b|where|at (?:full|half|high|speed)|full)|(?:throttle|grip|trigger|pedal|gas|accelerator) (?:\w+ )?(?:stays?|hangs?)\b(?! (?:the|as|within|in (?:adjust|place)))|(?:throttle|grip|trigger|pedal|gas|accelerator)[^.]*half ?way|revs?\b[^.]*(?:(?:stays?|remains?) (?:up|high)|slow(?:ly)? to (?:drop|fall|come|go)|(?:drop|fall|com|go)(?:s|ing|es)?(?: down)? slow)|slow(?:ly)?[^.]*off the (?:gas|throttle)|(?:closes?|shuts?|drops?) (?:too |very )?late|keeps? (?:its|the) (?:revs|speed)|keeps? racing|races\b(?![^.]*(?:turn|steer|bars?))|runaway|throttle return[^.]*slow|full speed without|'
+                .self::UNSEATED.'|'.self::NOT.' (?:snap|clos|shut|slow|stop|(?:go|come|spring) (?:all the way |right |fully )?back|return|drop|settle|(?:go|come|fall) down)|accelerates? (?:by itself|on its own)|high (?:idle|tick)|tick.?over[^.]*(?:high|fast|'.self::NOT.')|engine rac(?:es|ing)(?![^.]*(?:turn|steer|bars?))|revs? (?:by itself|on its own)|idles? (?:is |too )*(?:high|fast)',
+            default => '(?:bars?|steering)\b[^.]*pulls?|(?:idle|tick.?over)[^.]*(?:jump|rise|climb|up|chang|goes)|tight[^.]*(?:steer|bars?\b|full lock|turn(?:ed|ing)? (?:left|right|the wheel))|(?:steer|turn(?:ed|ing)? (?:left|right))[^.]*tight|(?:(?:rev|race)s?|picks? up|speeds? up|engine speed)[^.]*(?:turn|steer|bars?|handlebar)|(?:steer|turn)[^.]*(?:rev|idle|race|speeds? up)',
         };
     }
 
     private static function ofADrive(Symptom $symptom): string
     {
-        $goes = '(?:moves?|turns?|goes|drives?|rolls?|spins?)';
+        $goes = self::MOVES;
 
         return match ($symptom) {
-            Symptom::CreepsOut => self::CREEP."|{$goes} (?:off |on )?(?:by itself|on its own|at idle|when)|(?<!back )by itself|let go[^.]*{$goes}|{$goes}[^.]*(?:with[^.]*|after|once) let go|goes on (?:turning|moving|going)|{$goes}[^.]*in n(?:eutral)?\b|handle is up|"
-                .self::GOES_ON.'|'.self::NOT.' (?:stop|let go)|wants to (?:drive|move|go)|(?<!creep )at idle|rolls? on|(?<!cable )(?<!wire )(?<!trigger )(?<!lever )(?<!handle )(?<!brake )(?<!brakes )drags?\b',
-            Symptom::Weak => 'weak|slow(?! to |ly to )|no drive|hardly|no pull|struggl|stops? in|'.self::NOT
-                .' (?:pull|drive|propel|move|climb|throw)',
+            Symptom::CreepsOut => self::CREEP."|{$goes}[^.]*".self::LET_GO.'|'.self::LET_GO."[^.]*{$goes}(?![^.]*by hand)|{$goes} (?:off |on )?(?:by itself|on its own|at idle|when|without)|{$goes}[^.]*(?:without (?:the|touching|anybody)|hands? off)|(?<!back )by itself|(?:jumps?|leaps?) (?:ahead|forward|off)|engaged all the time|always (?:on\b|engaged|turning|driving)|let go[^.]*{$goes}|{$goes}[^.]*(?:with[^.]*|after|once) (?:let go|released)|walks? (?:off|away)|(?:drive|auger|head|belt|blade|wheels?|tracks?|chain|line)[^.]*stays? on|idling[^.]*{$goes}|{$goes}[^.]*idling|goes on (?:turning|moving|going)|{$goes}[^.]*in n(?:eutral)?\b|handle is up|"
+                .self::GOES_ON.'|'.self::NOT.' (?:stop|let go|stand|stay still|cut out|come to rest|disengage)|wants to (?:drive|move|go)|(?<!not )(?<!never )(?<!no longer )(?<!no )(?:mov|turn|driv|roll|spin|go)\\w*[^.]*at idle|rolls? on|(?<!cable )(?<!wire )(?<!trigger )(?<!lever )(?<!handle )(?<!brake )(?<!brakes )drags?\b',
+            Symptom::Weak => 'weak|slow(?! to |ly to )|no (?:drive|faster)|(?:lost|lacks?|poor) drive|hardly|barely|no pull|struggl|stops? in|(?:have|has) to push|stopped working|no (?:self.?propulsion|traction)|needs? push|slipping|badly|'.self::NOT
+                .' (?:pull|drive|propel|move(?! (?:out|into|between))|climb|throw|go)',
             Symptom::HardToPullBack => 'backward|pull (?:it )?back|'.self::NOT.' roll back|wheels lock',
-            Symptom::WrongDirection => 'wrong (?:way|direction)|(?:forward|back)[^.]*in (?:reverse|forward)|(?:reverse|r ?1|back)[^.]*forward|(?:forward|f ?1)[^.]*back',
+            Symptom::WrongDirection => 'wrong (?:way|direction)|(?:forward|back)[^.]*in (?:reverse|forward)|(?:reverse|r ?1|back)[^.]*forward|in r\b[^.]*(?:forward|ahead)|backwards? in (?:first|second|third|fourth|forward|f ?\d)|(?:forward|f ?1)[^.]*back',
             Symptom::DoesNotHold => self::NOT
-                .' (?:hold|stop|brake|lock)|no brakes?|brakes?[^.]*(?:weak|bad|soft|poor|nothing)|weak brake|rolls? (?:away|in park)|(?:to|on) the bar|slips?|fades?|useless|(?:pulls?|goes|comes) all the way(?! out)|(?:jumps?|pops?|slips?|comes?|falls?) (?:out|open|loose|undone|off)|(?:opens?|tips?)[^.]*by itself|only one (?:rear )?wheel|park\b[^.]*(?:grat|grind)|past (?:square|centre|center)|over.?cent(?:re|er)|'.self::LINING,
-            Symptom::Drags => 'drag|rub|gets? (?:very )?hot|hot (?:drum|wheel|brake)|binds?',
+                .' (?:hold|stop|slow|brake|lock|bite|catch)|(?:foot|feet) to stop|no (?:brakes?|bite)|(?:comes?|bites?) (?:on |in )?(?:too )?late|brakes?[^.]*(?:weak|bad|soft|poor|nothing|'.self::NOT.' work)|weak brake|roll(?:s|ed)? (?:away|off|in park)|(?:to|on) the (?:bar|grip)|to the floor|(?:ages|long|far|forever) to stop|(?:stopping|braking) distance|(?:park\w*(?: lock| brake)?|latch|pin|hook) lets go|(?:rolled|moved|moves) by itself|no braking|(?:poor|bad|weak) brak|lever[^.]*long way|'.self::SLIPS.'|fades?|useless|(?:pulls?|goes|comes) all the way(?! out)|(?:(?:jumps?|pops?|slips?|comes?|falls?) (?:out|open|loose|undone|off)|came (?:open|undone|loose))|(?:opens?|tips?)[^.]*by itself|only one (?:rear )?wheel|park\b[^.]*(?:grat|grind)|past (?:square|centre|center)|over.?cent(?:re|er)|'.self::LINING,
+            Symptom::Drags => 'drag|rub|smells? (?:hot|burn)|(?:wheel|drum|brake|hub)s? (?:is|are|gets?|runs?) (?:very |too )?hot(?! (?:as|no))|gets? (?:very )?hot|hot (?:drum|wheel|brake)|binds?|squeal|brakes? (?:\w+ )?stays? on|brakes? (?:is |are )?blocked|brakes by itself|'.self::NOT
+                .' (?:release|let go|free|come off)',
             Symptom::BangsOnUnlocking => 'bang|clunk|loud knock',
-            default => 'dash|lamp|light[^.]*(?:wrong|on)|display',
+            default => 'dash|(?:says|shows)[^.]*but|lamp|light[^.]*(?:wrong|on)|display',
         };
     }
 
     private static function ofACable(Symptom $symptom): string
     {
         return match ($symptom) {
-            Symptom::StartsSometimes => 'start[^.]*(?:sometimes|now and then|bad|not always|every|only|third|second|most|tries)|'
-                .self::NOT.' start|hard to start|sometimes[^.]*start|no start',
-            Symptom::RopeHard => 'rope|cord',
-            Symptom::RunsOn => self::GOES_ON.'|(?:goes|turns?|spins?) on|blade[^.]*(?:spin|run|stop|go)|'
-                .self::NOT.' (?:stop|switch|turn it|shut)|stops? (?:too )?late|after letting go|(?:long|ages) to stop|'
+            Symptom::StartsSometimes => 'start[^.]*(?:sometimes|now and then|bad|not always|every|only|third|second|fifth|tenth|most|tries)|'
+                .self::NOT.' (?:start|fire)|hard to start|no spark|many pulls|pull[^.]*\b(?:five|six|ten|many|several|\d+) times|sometimes[^.]*start|no start',
+            Symptom::RopeHard => 'rope|cord|(?:pull|recoil) start',
+            Symptom::RunsOn => self::GOES_ON.'|(?:goes|turns?|spins?) on|blade[^.]*(?:spin|run|go(?:es|ing)\b)|slow to stop|'
+                .self::NOT.' (?:stop|switch|turn it|shut|die|cut)|stops? (?:too )?late|(?:goes|turns?|spins?|runs?|keeps?|ages|seconds)\b[^.]*after letting go|(?:long|ages|forever) to (?:stop|die)|only (?:works|stops)[^.]*sometimes|blade brake[^.]*(?:weak|bad)|(?:dead.?man|safety|bail|bar|lever)[^.]*(?:does nothing|'.self::NOT.' work)|coasts?\b[^.]*(?:ages|long|ever|too)|takes? (?:about |over |more than |nearly )?(?:four|five|six|seven|eight|nine|ten|[4-9]|\d\d) ?s[^.]*(?:stop|still)|'
                     .self::LINING.'|'.self::SLOW_BACK,
-            Symptom::PlayChanges => '(?:play|slack|clutch|it|adjustment|setting)[^.]*(?:chang|differ|vari)|(?:chang|differ|vari)[^.]*(?:play|slack)|day to day|hot and cold|sometimes (?:tight|loose)|one day',
+            Symptom::PlayChanges => '(?:play|slack|clutch|it|adjustment|setting)[^.]*(?:chang(?!(?:e|ing) (?:gear|down|up))|differ|vari)|(?:chang|differ|vari)[^.]*(?:play|slack)|day to day|hot and cold|(?:tight|loose)[^.]*(?:when|if) (?:it is )?(?:hot|cold|warm)|never the same|yesterday|sometimes (?:tight|loose)|one day',
             Symptom::NoSpringBack => self::NOT
-                .' (?:spring|come|snap|go|return) ?(?:back)?|(?:falls?|flops?) (?:forward|down)|stays?\b(?! (?:open|on|at|full))|hangs? down|'
+                .' (?:spring|snap|return|(?:come|go|move|swing|flip)(?: \w+){0,3} (?:back|up)\b)|(?:falls?|flops?) (?:forward|down)|stays? (?:in\b(?! (?:place|adjust|spec|line|tune|the (?:band|middle)|its|park|gear))|down|back|pulled|pressed|squeezed|half|there|where it is)|hangs? (?:down|there)|(?:have|has|need|needs) to (?:push|pull|flip|lift|twist|turn)[^.]*\b(?:back|up|shut|closed)\b|'
                     .self::SPRING.'|'.self::STUCK,
-            Symptom::EndOfThread => 'end of (?:the |its )?thread|no thread|used up|all the way out|run(?:s)? out|nothing left to',
-            Symptom::Wobbles => 'wobbl|wiggl|loose (?:barrel|adjuster)|rattl',
-            default => 'again|every (?:week|weekend|day|month|few)|keeps? (?:needing|coming|going out)|over and over|always (?:adjust|setting)|constantly',
+            Symptom::EndOfThread => 'end of (?:the |its )?thread|no thread|used up|(?<!lever )(?<!lever is )(?<!nearly )(?<!lever is nearly )(?<!almost )all the way out|(?:screwed|wound|turned) (?:right|fully) out|no (?:more )?adjust(?:ment|ing) left|run(?:s)? out|nothing left to',
+            Symptom::Wobbles => 'wobbl|wiggl|loose (?:barrel|adjuster)|(?:barrel|adjuster)[^.]*slopp|rattl',
+            default => 'again|every (?:week|weekend|day|month|few)|all the time|keeps? (?:on )?(?:needing|having to|coming|going out)|over and over|keep having to|always (?:adjust|setting)|constantly',
         };
     }
 }

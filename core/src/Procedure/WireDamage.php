@@ -28,6 +28,6 @@ final readonly class WireDamage
 
     public static function isSaid(string $words): bool
     {
-        return preg_match('/\b'.self::NO.'(?:'.self::SAID.')/u', mb_strtolower($words)) === 1;
+        return preg_match('/\b'.self::NO.'(?:'.self::SAID.')/u', PlainWords::of($words)) === 1;
     }
 }

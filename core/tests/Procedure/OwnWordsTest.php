@@ -339,6 +339,56 @@ final class OwnWordsTest extends TestCase
         }
     }
 
+    /** @return iterable<string, array{FamilyKey, list<array{string, list<string>}>}> */
+    public static function asPeopleSayIt(): iterable
+    {
+        $all = [];
+        foreach ((array) file(__DIR__.'/as-people-say-it.tsv', FILE_IGNORE_NEW_LINES) as $line) {
+            if (! str_starts_with((string) $line, '#')) {
+                [$family, $words, $means] = explode("\t", (string) $line);
+                $all[$family][] = [$words, $means === '' ? [] : explode(',', $means)];
+            }
+        }
+        foreach ($all as $family => $said) {
+            yield $family => [FamilyKey::from($family), $said];
+        }
+    }
+
+    /** @param  list<array{string, list<string>}>  $said */
+    #[DataProvider('asPeopleSayIt')]
+    public function test_people_are_understood_as_they_say_it(FamilyKey $family, array $said): void
+    {
+        $knowledge = Causes::of($family);
+        $stopping = array_map(static fn (Symptom $one): string => $one->value, $knowledge->stopping());
+        foreach ($said as [$words, $means]) {
+            $understood = array_map(
+                static fn (Symptom $one): string => $one->value,
+                OwnWords::understood($words, $knowledge->symptoms),
+            );
+            $stops = OwnWords::stopping($words, $knowledge->stopping());
+            if ($means === []) {
+                self::assertSame([], $stops, $words);
+            } else {
+                self::assertNotSame([], array_intersect($means, $understood), $words);
+                self::assertLessThanOrEqual(4, count($understood), $words);
+            }
+            if ($means !== [] && array_diff($means, $stopping) === []) {
+                self::assertNotSame([], $stops, "{$words}: stops the machine");
+            }
+        }
+    }
+
+    /** What is run together with *not* is read as if it were not. */
+    public function test_a_word_run_together_with_not_says_the_same(): void
+    {
+        $symptoms = Causes::of(FamilyKey::TwistGrip)->symptoms;
+        $apart = OwnWords::understood('The grip does not come back', $symptoms);
+        self::assertContains(Symptom::StaysOpen, $apart);
+        foreach (['doesn\'t', 'doesn’t', 'doesnt', 'won\'t', 'wont', 'can\'t', 'cannot', 'didn´t'] as $run) {
+            self::assertSame($apart, OwnWords::understood("The grip {$run} come back", $symptoms), $run);
+        }
+    }
+
     /** Whoever writes what stands on the list is understood, and stops the machine where it does. */
     public function test_each_symptom_is_understood_in_its_own_words(): void
     {
