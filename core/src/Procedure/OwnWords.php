@@ -13,7 +13,7 @@ final readonly class OwnWords
     /** That something does not do what it should; *hardly* is as bad. */
     private const NOT = '(?:not|never|no longer|hardly|barely|refuses to|fails to)(?: (?:always|quite|really|fully|properly|completely|even|ever|want to|seem to))?';
 
-    /** That a fault is not there: so much is taken out before anything is read. That it should not be is a complaint. */
+    /** That a fault is not there: taken out before anything is read. That it should not be is a complaint. */
     private const NO_FAULT = '/(?<!should )(?<!must )(?<!may )\b(?:(?:not|never|no longer)(?: (?:really|quite|even|ever))?|no(?: (?:fluid|oil|sign of|trace of|visible|more))?|nothing) (?:stick|stuck|hang|slip|drag|creep|crawl|lurch|jump|jam|snag|catching|bind|leak|drip|weep|rub|grind|crunch|scream|fray|worn|seiz|keep|rac|come loose|pop|fall out|fade|roll away|bubbl)\w*/u';
 
     /** How people say that something comes back, and not at once. */
@@ -49,6 +49,213 @@ final readonly class OwnWords
 
     private const GOES_ON = 'keeps? (?:on\b|(?!need|hav|com|slip|stall|break|lock|jump|ask|say)\w+ing\b)|carr(?:y|ies) on|runs? (?:on\b(?! (?:the|a|its|one|petrol|test|idle|choke)\b)|away)|(?:took|takes) off (?:by itself|on its own|with me)|speeds on';
 
+    /**
+     * How people say it, a pattern each; a word may go on after it. By symptom.
+     *
+     * @var array<string, list<string>>
+     */
+    private const SAID = [
+        'slips' => [
+            self::SLIPS, 'scream', 'smells? of (?:the )?clutch', 'spinning clutch', 'burnt (?:smell|clutch)',
+            'revs[^.]*without', 'no (?:acceleration|go)\b', 'revs? (?:go(?:es)? )?(?:up|rise|climb)', 'spins? up',
+            'smells? (?:of )?burn', 'burning',
+            '(?:engine|revs)[^.]*(?:but|no)[^.]*(?:faster|speed|drive|pull|accelerat)',
+            '(?:lost|loses|losing) drive', self::NOT.' (?:accelerat|pull (?:in|up|away|any))',
+            'belt[^.]*(?:squeal|smok|burn)',
+        ],
+        'creeps_in' => [
+            self::CREEP, 'lurch', '(?<!lever )(?<!cable )drags?', 'jumps? (?:forward|[^.]*(?:in|into) gear)',
+            'stalls?[^.]*(?:in gear|lights|i stop|stopping)', 'takes? off (?:before|with)',
+            '(?:wants to|still|keeps?) (?:mov|driv|go|pull|roll|push|wants)', 'inches (?:forward|ahead)',
+            '(?:moves?|drives?|pulls?|drags?|rolls?|stop)\b[^.]*(?:lever|clutch|handle) (?:is )?(?:in|pulled)',
+            '(?:lever|clutch|handle) (?:is )?(?:in|pulled)[^.]*(?:moves?|drives?|pulls?|jump)',
+            'wants (?:forward|off|to)', self::DRIVES.'[^.]*'.self::HELD, self::HELD.'[^.]*'.self::DRIVES,
+            '(?:rides?|drives?|goes|takes?) off (?:alone|by itself)',
+            self::NOT.' (?:let go|release|lets? go|disengage|free|clear|separat|stand|stop|stay still|idle in gear)',
+            'under ?way',
+            '(?:fluid|oil[^.]*(?:slave|master|reservoir)|(?:slave|master|reservoir)[^.]*oil)[^.]*(?:leak|drip|weep|wet|lost|gone|low|missing)',
+            'reservoir[^.]*(?:empty|dry)', '(?:leak|drip|weep|lost)[^.]*(?:fluid|slave|master)', 'lever[^.]*sinks',
+        ],
+        'hard_to_shift' => [
+            'grind', 'crunch', 'grat', 'clunk', 'reluctant', self::NOT.' get [^.]*(?:out of|into|in) ',
+            'gear change[^.]*(?:bang|hard|bad)', 'nois[^.]*(?:into|gear)',
+            '(?:gear|box)s?[^.]*(?:clash|crash|notchy)',
+            '(?:hard|stiff|difficult|heavy|stamp|kick)[^.]*(?:shift|change|move between|select|into)',
+            '(?<!in )neutral',
+            self::NOT.' (?:go in(?:to)?|shift|select|(?:move|come|change) (?:out|in|into|down|up|between|gear))\b',
+            'gears? (?:stick|jam)',
+        ],
+        'bites_early' => [
+            '(?:bite|grab|engage|take|grip|come)(?:s|by)?[^.]*(?:\bearly|as soon as|right away|at the bar|immediately|straight away|leaves the bar|off the bar|(?:near|close to) the (?:bar|grip))',
+            '(?:bite|friction) (?:point|zone)[^.]*(?:close|near|at the bar|early)',
+            '(?:right |all the way |back )to the (?:bar|grip)[^.]*(?:before|to (?:change|shift|get|find))',
+        ],
+        'bites_late' => [
+            '(?:(?:bite|grab|engage|take|grip|come)(?:s|by)?|friction)[^.]*(?:\blate|end\b|far out|(?:nearly|almost|all the way|right) out|way out|last (?:bit|moment))',
+        ],
+        'soft' => [
+            'soft', 'spong', 'flap', 'dead', 'nothing behind', 'no (?:feel|pressure|resistance|tension)', 'flopp',
+            'mush', 'empty', 'long (?:lever )?travel', 'only (?:a|the) (?:little|return|light) spring', 'pump',
+            'too (?:light|easy)', '(?:straight|goes) to the (?:bar|grip)', 'air in', 'bubbl',
+        ],
+        'heavy' => [
+            'gets? hard', 'awful', 'heavy(?! (?:snow|soil|ground|grass|load|clay|work))', 'stiff',
+            'hard to (?:pull(?! (?:it )?back)|draw|press|push|squeeze|turn|twist|use|work)',
+            'can (?:hardly|barely) (?:pull|press|squeeze|turn|twist|move)',
+            '(?:hand|wrist|thumb|finger|arm)s? (?:hurt|ache|tire)', '(?:two|both) hands',
+            'lots? of (?:force|strength)', 'notchy', 'gritty', 'sand\b', 'rough', 'squeak', self::SLOW_BACK,
+        ],
+        'play_changes' => [
+            '(?:play|slack|clutch|it|adjustment|setting)[^.]*(?:chang(?!(?:e|ing) (?:gear|down|up))|differ|vari)',
+            '(?:chang|differ|vari)[^.]*(?:play|slack)', 'day to day', 'hot and cold',
+            '(?:tight|loose)[^.]*(?:when|if) (?:it is )?(?:hot|cold|warm)', 'never the same', 'yesterday',
+            'sometimes (?:tight|loose)', 'one day',
+        ],
+        'jerky' => [
+            'jerk', 'snatch', 'all at once', 'jump', 'lurch', 'buck', 'surge', 'grabs', 'jolt', 'abrupt', 'twitchy',
+            'on.?off throttle',
+        ],
+        'dead_travel' => [
+            'dead', 'no response', 'delay', 'nothing happens', 'does nothing',
+            '(?:lots?|too much|a lot) (?:of )?(?:free )?(?:play|slack|slop|travel)', 'too (?:slack|loose)',
+            '(?:play|slack)[^.]*too (?:big|much|long)',
+            '(?:grip|trigger|pedal|cable) (?:is |has |feels )*(?:slack|slop)', 'slop in',
+            '(?:play|slack|long way)[^.]*before',
+            '(?:before|until) (?:the engine|it|anything|something)[^.]*(?:answer|react|respond|happen|move|pick|does)',
+            'half ?way before', 'before (?:it|anything|something) (?:moves|happens|does)',
+            '(?:has|have) to (?:pull|push|turn)[^.]*before',
+        ],
+        'low_top_speed' => [
+            '(?<!not )(?<!back )(?<!up )(?<!shut )(?<!shuts )slow(?! to |ly to | down)', 'top speed', 'tops? out',
+            'no speed', self::NOT.' (?:go (?:over|above|past|more)|(?:go )?fast)', 'only \d+ ?(?:km|mph)', 'slower',
+            'top end', 'walking pace', 'gutless', 'lost[^.]*speed', 'speed is (?:down|low)',
+            'used to (?:go|be) fast',
+        ],
+        'not_wide_open' => [
+            'full throttle', self::NOT.' (?:open|(?:wide|fully|all the way) open)', 'half throttle',
+            'three.?quarters?', '3\/4', self::NOT.' (?:rev|get[^.]*(?:open|full)|give full|reach (?:full|the top))',
+            'no full (?:rev|gas|power|throttle)', 'half the power', 'bogs?', '(?:down on|no|lacks?|half) power',
+            'full (?:power|gas)',
+        ],
+        'stays_open' => [
+            self::STUCK, self::GOES_ON, self::SLOW_BACK, 'hangs?', 'hung (?:open|up|on)',
+            '(?:needs?|has) [^.]*(?:a|by) hand[^.]*(?:close|shut)', 'by hand to (?:close|shut)',
+            '(?:stays?|remains?) (?:open|on\b|where|at (?:full|half|high|speed)|full)',
+            '(?:throttle|grip|trigger|pedal|gas|accelerator) (?:\w+ )?(?:stays?|hangs?)\b(?! (?:the|as|within|in (?:adjust|place)))',
+            '(?:throttle|grip|trigger|pedal|gas|accelerator)[^.]*half ?way',
+            'revs?\b[^.]*(?:(?:stays?|remains?) (?:up|high)|slow(?:ly)? to (?:drop|fall|come|go)|(?:drop|fall|com|go)(?:s|ing|es)?(?: down)? slow)',
+            'slow(?:ly)?[^.]*off the (?:gas|throttle)', '(?:closes?|shuts?|drops?) (?:too |very )?late',
+            'keeps? (?:its|the) (?:revs|speed)', 'keeps? racing', 'races\b(?![^.]*(?:turn|steer|bars?))', 'runaway',
+            'throttle return[^.]*slow', 'full speed without', self::UNSEATED,
+            self::NOT.' (?:snap|clos|shut|slow|stop|(?:go|come|spring) (?:all the way |right |fully )?back|return|drop|settle|(?:go|come|fall) down)',
+            'accelerates? (?:by itself|on its own)', 'high (?:idle|tick)',
+            'tick.?over[^.]*(?:high|fast|'.self::NOT.')', 'engine rac(?:es|ing)(?![^.]*(?:turn|steer|bars?))',
+            'revs? (?:by itself|on its own)', 'idles? (?:is |too )*(?:high|fast)',
+        ],
+        'idle_rises' => [
+            '(?:bars?|steering)\b[^.]*pulls?', '(?:idle|tick.?over)[^.]*(?:jump|rise|climb|up|chang|goes)',
+            'tight[^.]*(?:steer|bars?\b|full lock|turn(?:ed|ing)? (?:left|right|the wheel))',
+            '(?:steer|turn(?:ed|ing)? (?:left|right))[^.]*tight',
+            '(?:(?:rev|race)s?|picks? up|speeds? up|engine speed)[^.]*(?:turn|steer|bars?|handlebar)',
+            '(?:steer|turn)[^.]*(?:rev|idle|race|speeds? up)',
+        ],
+        'creeps_out' => [
+            self::CREEP, self::MOVES.'[^.]*'.self::LET_GO, self::LET_GO.'[^.]*'.self::MOVES.'(?![^.]*by hand)',
+            self::MOVES.' (?:off |on )?(?:by itself|on its own|at idle|when|without)',
+            self::MOVES.'[^.]*(?:without (?:the|touching|anybody)|hands? off)', '(?<!back )by itself',
+            '(?:jumps?|leaps?) (?:ahead|forward|off)', 'engaged all the time',
+            'always (?:on\b|engaged|turning|driving)', 'let go[^.]*'.self::MOVES,
+            self::MOVES.'[^.]*(?:with[^.]*|after|once) (?:let go|released)', 'walks? (?:off|away)',
+            '(?:drive|auger|head|belt|blade|wheels?|tracks?|chain|line)[^.]*stays? on', 'idling[^.]*'.self::MOVES,
+            self::MOVES.'[^.]*idling', 'goes on (?:turning|moving|going)', self::MOVES.'[^.]*in n(?:eutral)?\b',
+            'handle is up', self::GOES_ON,
+            self::NOT.' (?:stop|let go|stand|stay still|cut out|come to rest|disengage)',
+            'wants to (?:drive|move|go)',
+            '(?<!not )(?<!never )(?<!no longer )(?<!no )(?:mov|turn|driv|roll|spin|go)\w*[^.]*at idle', 'rolls? on',
+            '(?<!cable )(?<!wire )(?<!trigger )(?<!lever )(?<!handle )(?<!brake )(?<!brakes )drags?\b',
+        ],
+        'weak' => [
+            'weak', 'slow(?! to |ly to )', 'no (?:drive|faster)', '(?:lost|lacks?|poor) drive', 'hardly', 'barely',
+            'no pull', 'struggl', 'stops? in', '(?:have|has) to push', 'stopped working',
+            'no (?:self.?propulsion|traction)', 'needs? push', 'slipping', 'badly',
+            self::NOT.' (?:pull|drive|propel|move(?! (?:out|into|between))|climb|throw|go)',
+        ],
+        'hard_to_pull_back' => [
+            'backward', 'pull (?:it )?back', self::NOT.' roll back', 'wheels lock',
+        ],
+        'wrong_direction' => [
+            'wrong (?:way|direction)', '(?:forward|back)[^.]*in (?:reverse|forward)',
+            '(?:reverse|r ?1|back)[^.]*forward', 'in r\b[^.]*(?:forward|ahead)',
+            'backwards? in (?:first|second|third|fourth|forward|f ?\d)', '(?:forward|f ?1)[^.]*back',
+        ],
+        'starts_sometimes' => [
+            'start[^.]*(?:sometimes|now and then|bad|not always|every|only|third|second|fifth|tenth|most|tries)',
+            self::NOT.' (?:start|fire)', 'hard to start', 'no spark', 'many pulls',
+            'pull[^.]*\b(?:five|six|ten|many|several|\d+) times', 'sometimes[^.]*start', 'no start',
+        ],
+        'rope_hard' => [
+            'rope', 'cord', '(?:pull|recoil) start',
+        ],
+        'runs_on' => [
+            self::GOES_ON, '(?:goes|turns?|spins?) on', 'blade[^.]*(?:spin|run|go(?:es|ing)\b)', 'slow to stop',
+            self::NOT.' (?:stop|switch|turn it|shut|die|cut)', 'stops? (?:too )?late',
+            '(?:goes|turns?|spins?|runs?|keeps?|ages|seconds)\b[^.]*after letting go',
+            '(?:long|ages|forever) to (?:stop|die)', 'only (?:works|stops)[^.]*sometimes',
+            'blade brake[^.]*(?:weak|bad)',
+            '(?:dead.?man|safety|bail|bar|lever)[^.]*(?:does nothing|'.self::NOT.' work)',
+            'coasts?\b[^.]*(?:ages|long|ever|too)',
+            'takes? (?:about |over |more than |nearly )?(?:four|five|six|seven|eight|nine|ten|[4-9]|\d\d) ?s[^.]*(?:stop|still)',
+            self::LINING, self::SLOW_BACK,
+        ],
+        'bangs_on_unlocking' => [
+            'bang', 'clunk', 'loud knock',
+        ],
+        'dash_disagrees' => [
+            'dash', '(?:says|shows)[^.]*but', 'lamp', 'light[^.]*(?:wrong|on)', 'display',
+        ],
+        'no_spring_back' => [
+            self::NOT.' (?:spring|snap|return|(?:come|go|move|swing|flip)(?: \w+){0,3} (?:back|up)\b)',
+            '(?:falls?|flops?) (?:forward|down)',
+            'stays? (?:in\b(?! (?:place|adjust|spec|line|tune|the (?:band|middle)|its|park|gear))|down|back|pulled|pressed|squeezed|half|there|where it is)',
+            'hangs? (?:down|there)',
+            '(?:have|has|need|needs) to (?:push|pull|flip|lift|twist|turn)[^.]*\b(?:back|up|shut|closed)\b',
+            self::SPRING, self::STUCK,
+        ],
+        'end_of_thread' => [
+            'end of (?:the |its )?thread', 'no thread', 'used up',
+            '(?<!lever )(?<!lever is )(?<!nearly )(?<!lever is nearly )(?<!almost )all the way out',
+            '(?:screwed|wound|turned) (?:right|fully) out', 'no (?:more )?adjust(?:ment|ing) left', 'run(?:s)? out',
+            'nothing left to',
+        ],
+        'wobbles' => [
+            'wobbl', 'wiggl', 'loose (?:barrel|adjuster)', '(?:barrel|adjuster)[^.]*slopp', 'rattl',
+        ],
+        'again_and_again' => [
+            'again', 'every (?:week|weekend|day|month|few)', 'all the time',
+            'keeps? (?:on )?(?:needing|having to|coming|going out)', 'over and over', 'keep having to',
+            'always (?:adjust|setting)', 'constantly',
+        ],
+        'does_not_hold' => [
+            self::NOT.' (?:hold|stop|slow|brake|lock|bite|catch)', '(?:foot|feet) to stop', 'no (?:brakes?|bite)',
+            '(?:comes?|bites?) (?:on |in )?(?:too )?late',
+            'brakes?[^.]*(?:weak|bad|soft|poor|nothing|'.self::NOT.' work)', 'weak brake',
+            'roll(?:s|ed)? (?:away|off|in park)', '(?:to|on) the (?:bar|grip)', 'to the floor',
+            '(?:ages|long|far|forever) to stop', '(?:stopping|braking) distance',
+            '(?:park\w*(?: lock| brake)?|latch|pin|hook) lets go', '(?:rolled|moved|moves) by itself', 'no braking',
+            '(?:poor|bad|weak) brak', 'lever[^.]*long way', self::SLIPS, 'fades?', 'useless',
+            '(?:pulls?|goes|comes) all the way(?! out)',
+            '(?:(?:jumps?|pops?|slips?|comes?|falls?) (?:out|open|loose|undone|off)|came (?:open|undone|loose))',
+            '(?:opens?|tips?)[^.]*by itself', 'only one (?:rear )?wheel', 'park\b[^.]*(?:grat|grind)',
+            'past (?:square|centre|center)', 'over.?cent(?:re|er)', self::LINING,
+        ],
+        'drags' => [
+            'drag', 'rub', 'smells? (?:hot|burn)',
+            '(?:wheel|drum|brake|hub)s? (?:is|are|gets?|runs?) (?:very |too )?hot(?! (?:as|no))',
+            'gets? (?:very )?hot', 'hot (?:drum|wheel|brake)', 'binds?', 'squeal', 'brakes? (?:\w+ )?stays? on',
+            'brakes? (?:is |are )?blocked', 'brakes by itself', self::NOT.' (?:release|let go|free|come off)',
+        ],
+    ];
+
     private function __construct() {}
 
     /**
@@ -63,7 +270,7 @@ final readonly class OwnWords
         return array_values(array_filter(
             $symptoms,
             static fn (Symptom $one): bool => str_contains($said, PlainWords::of($one->words()))
-                || preg_match('/\b(?:'.self::like($one).')/u', $plain) === 1,
+                || preg_match('/\b(?:'.implode('|', self::SAID[$one->value]).')/u', $plain) === 1,
         ));
     }
 
@@ -84,95 +291,5 @@ final readonly class OwnWords
         return WireDamage::isSaid($words)
             ? [...$symptoms, WireDamage::SAID_SO]
             : $symptoms;
-    }
-
-    /** How people say it, as a pattern; a word may go on after each. */
-    private static function like(Symptom $symptom): string
-    {
-        return match ($symptom) {
-            Symptom::Slips, Symptom::CreepsIn, Symptom::HardToShift, Symptom::BitesEarly, Symptom::BitesLate,
-            Symptom::Soft, Symptom::Heavy => self::ofALever($symptom),
-            Symptom::Jerky, Symptom::DeadTravel, Symptom::LowTopSpeed, Symptom::NotWideOpen, Symptom::StaysOpen,
-            Symptom::IdleRises => self::ofAThrottle($symptom),
-            Symptom::CreepsOut, Symptom::Weak, Symptom::HardToPullBack, Symptom::WrongDirection, Symptom::DoesNotHold,
-            Symptom::Drags, Symptom::BangsOnUnlocking, Symptom::DashDisagrees => self::ofADrive($symptom),
-            Symptom::StartsSometimes, Symptom::RopeHard, Symptom::RunsOn, Symptom::PlayChanges, Symptom::NoSpringBack,
-            Symptom::EndOfThread, Symptom::Wobbles, Symptom::AgainAndAgain => self::ofACable($symptom),
-        };
-    }
-
-    private static function ofALever(Symptom $symptom): string
-    {
-        $takes = '(?:bite|grab|engage|take|grip|come)(?:s|by)?';
-
-        return match ($symptom) {
-            Symptom::Slips => self::SLIPS.'|scream|smells? of (?:the )?clutch|spinning clutch|burnt (?:smell|clutch)|revs[^.]*without|no (?:acceleration|go)\b|revs? (?:go(?:es)? )?(?:up|rise|climb)|spins? up|smells? (?:of )?burn|burning|(?:engine|revs)[^.]*(?:but|no)[^.]*(?:faster|speed|drive|pull|accelerat)|(?:lost|loses|losing) drive|'.self::NOT
-                .' (?:accelerat|pull (?:in|up|away|any))|belt[^.]*(?:squeal|smok|burn)',
-            Symptom::CreepsIn => self::CREEP.'|lurch|(?<!lever )(?<!cable )drags?|jumps? (?:forward|[^.]*(?:in|into) gear)|stalls?[^.]*(?:in gear|lights|i stop|stopping)|takes? off (?:before|with)|(?:wants to|still|keeps?) (?:mov|driv|go|pull|roll|push|wants)|inches (?:forward|ahead)|(?:moves?|drives?|pulls?|drags?|rolls?|stop)\b[^.]*(?:lever|clutch|handle) (?:is )?(?:in|pulled)'
-                .'|(?:lever|clutch|handle) (?:is )?(?:in|pulled)[^.]*(?:moves?|drives?|pulls?|jump)|wants (?:forward|off|to)|'
-                .self::DRIVES.'[^.]*'.self::HELD.'|'.self::HELD.'[^.]*'.self::DRIVES.'|(?:rides?|drives?|goes|takes?) off (?:alone|by itself)|'.self::NOT
-                    .' (?:let go|release|lets? go|disengage|free|clear|separat|stand|stop|stay still|idle in gear)|under ?way|(?:fluid|oil[^.]*(?:slave|master|reservoir)|(?:slave|master|reservoir)[^.]*oil)[^.]*(?:leak|drip|weep|wet|lost|gone|low|missing)|reservoir[^.]*(?:empty|dry)|(?:leak|drip|weep|lost)[^.]*(?:fluid|slave|master)|lever[^.]*sinks',
-            Symptom::HardToShift => 'grind|crunch|grat|clunk|reluctant|'.self::NOT.' get [^.]*(?:out of|into|in) |gear change[^.]*(?:bang|hard|bad)|nois[^.]*(?:into|gear)|(?:gear|box)s?[^.]*(?:clash|crash|notchy)|(?:hard|stiff|difficult|heavy|stamp|kick)[^.]*(?:shift|change|move between|select|into)|(?<!in )neutral|'
-                .self::NOT.' (?:go in(?:to)?|shift|select|(?:move|come|change) (?:out|in|into|down|up|between|gear))\b|gears? (?:stick|jam)',
-            Symptom::BitesEarly => "{$takes}[^.]*(?:\bearly|as soon as|right away|at the bar|immediately|straight away|leaves the bar|off the bar|(?:near|close to) the (?:bar|grip))|(?:bite|friction) (?:point|zone)[^.]*(?:close|near|at the bar|early)|(?:right |all the way |back )to the (?:bar|grip)[^.]*(?:before|to (?:change|shift|get|find))",
-            Symptom::BitesLate => "(?:{$takes}|friction)[^.]*(?:\blate|end\b|far out|(?:nearly|almost|all the way|right) out|way out|last (?:bit|moment))",
-            Symptom::Soft => 'soft|spong|flap|dead|nothing behind|no (?:feel|pressure|resistance|tension)|flopp|mush|empty|long (?:lever )?travel|only (?:a|the) (?:little|return|light) spring|pump|too (?:light|easy)|(?:straight|goes) to the (?:bar|grip)|air in|bubbl',
-            default => 'gets? hard|awful|heavy(?! (?:snow|soil|ground|grass|load|clay|work))|stiff|hard to (?:pull(?! (?:it )?back)|draw|press|push|squeeze|turn|twist|use|work)|can (?:hardly|barely) (?:pull|press|squeeze|turn|twist|move)|(?:hand|wrist|thumb|finger|arm)s? (?:hurt|ache|tire)|(?:two|both) hands|lots? of (?:force|strength)|notchy|gritty|sand\b|rough|squeak|'
-                .self::SLOW_BACK,
-        };
-    }
-
-    private static function ofAThrottle(Symptom $symptom): string
-    {
-        return match ($symptom) {
-            Symptom::Jerky => 'jerk|snatch|all at once|jump|lurch|buck|surge|grabs|jolt|abrupt|twitchy|on.?off throttle',
-            Symptom::DeadTravel => 'dead|no response|delay|nothing happens|does nothing|(?:lots?|too much|a lot) (?:of )?(?:free )?(?:play|slack|slop|travel)|too (?:slack|loose)|(?:play|slack)[^.]*too (?:big|much|long)|(?:grip|trigger|pedal|cable) (?:is |has |feels )*(?:slack|slop)|slop in|(?:play|slack|long way)[^.]*before|(?:before|until) (?:the engine|it|anything|something)[^.]*(?:answer|react|respond|happen|move|pick|does)|half ?way before|before (?:it|anything|something) (?:moves|happens|does)|(?:has|have) to (?:pull|push|turn)[^.]*before',
-            Symptom::LowTopSpeed => '(?<!not )(?<!back )(?<!up )(?<!shut )(?<!shuts )slow(?! to |ly to | down)|top speed|tops? out|no speed|'.self::NOT
-                .' (?:go (?:over|above|past|more)|(?:go )?fast)|only \d+ ?(?:km|mph)|slower|top end|walking pace|gutless|lost[^.]*speed|speed is (?:down|low)|used to (?:go|be) fast',
-            Symptom::NotWideOpen => 'full throttle|'.self::NOT
-                .' (?:open|(?:wide|fully|all the way) open)|half throttle|three.?quarters?|3\/4|'.self::NOT.' (?:rev|get[^.]*(?:open|full)|give full|reach (?:full|the top))|no full (?:rev|gas|power|throttle)|half the power|bogs?|(?:down on|no|lacks?|half) power|full (?:power|gas)',
-            Symptom::StaysOpen => self::STUCK.'|'.self::GOES_ON.'|'.self::SLOW_BACK.'|hangs?|hung (?:open|up|on)|(?:needs?|has) [^.]*(?:a|by) hand[^.]*(?:close|shut)|by hand to (?:close|shut)|(?:stays?|remains?) (?:open|on\b|where|at (?:full|half|high|speed)|full)|(?:throttle|grip|trigger|pedal|gas|accelerator) (?:\w+ )?(?:stays?|hangs?)\b(?! (?:the|as|within|in (?:adjust|place)))|(?:throttle|grip|trigger|pedal|gas|accelerator)[^.]*half ?way|revs?\b[^.]*(?:(?:stays?|remains?) (?:up|high)|slow(?:ly)? to (?:drop|fall|come|go)|(?:drop|fall|com|go)(?:s|ing|es)?(?: down)? slow)|slow(?:ly)?[^.]*off the (?:gas|throttle)|(?:closes?|shuts?|drops?) (?:too |very )?late|keeps? (?:its|the) (?:revs|speed)|keeps? racing|races\b(?![^.]*(?:turn|steer|bars?))|runaway|throttle return[^.]*slow|full speed without|'
-                .self::UNSEATED.'|'.self::NOT.' (?:snap|clos|shut|slow|stop|(?:go|come|spring) (?:all the way |right |fully )?back|return|drop|settle|(?:go|come|fall) down)|accelerates? (?:by itself|on its own)|high (?:idle|tick)|tick.?over[^.]*(?:high|fast|'.self::NOT.')|engine rac(?:es|ing)(?![^.]*(?:turn|steer|bars?))|revs? (?:by itself|on its own)|idles? (?:is |too )*(?:high|fast)',
-            default => '(?:bars?|steering)\b[^.]*pulls?|(?:idle|tick.?over)[^.]*(?:jump|rise|climb|up|chang|goes)|tight[^.]*(?:steer|bars?\b|full lock|turn(?:ed|ing)? (?:left|right|the wheel))|(?:steer|turn(?:ed|ing)? (?:left|right))[^.]*tight|(?:(?:rev|race)s?|picks? up|speeds? up|engine speed)[^.]*(?:turn|steer|bars?|handlebar)|(?:steer|turn)[^.]*(?:rev|idle|race|speeds? up)',
-        };
-    }
-
-    private static function ofADrive(Symptom $symptom): string
-    {
-        $goes = self::MOVES;
-
-        return match ($symptom) {
-            Symptom::CreepsOut => self::CREEP."|{$goes}[^.]*".self::LET_GO.'|'.self::LET_GO."[^.]*{$goes}(?![^.]*by hand)|{$goes} (?:off |on )?(?:by itself|on its own|at idle|when|without)|{$goes}[^.]*(?:without (?:the|touching|anybody)|hands? off)|(?<!back )by itself|(?:jumps?|leaps?) (?:ahead|forward|off)|engaged all the time|always (?:on\b|engaged|turning|driving)|let go[^.]*{$goes}|{$goes}[^.]*(?:with[^.]*|after|once) (?:let go|released)|walks? (?:off|away)|(?:drive|auger|head|belt|blade|wheels?|tracks?|chain|line)[^.]*stays? on|idling[^.]*{$goes}|{$goes}[^.]*idling|goes on (?:turning|moving|going)|{$goes}[^.]*in n(?:eutral)?\b|handle is up|"
-                .self::GOES_ON.'|'.self::NOT.' (?:stop|let go|stand|stay still|cut out|come to rest|disengage)|wants to (?:drive|move|go)|(?<!not )(?<!never )(?<!no longer )(?<!no )(?:mov|turn|driv|roll|spin|go)\\w*[^.]*at idle|rolls? on|(?<!cable )(?<!wire )(?<!trigger )(?<!lever )(?<!handle )(?<!brake )(?<!brakes )drags?\b',
-            Symptom::Weak => 'weak|slow(?! to |ly to )|no (?:drive|faster)|(?:lost|lacks?|poor) drive|hardly|barely|no pull|struggl|stops? in|(?:have|has) to push|stopped working|no (?:self.?propulsion|traction)|needs? push|slipping|badly|'.self::NOT
-                .' (?:pull|drive|propel|move(?! (?:out|into|between))|climb|throw|go)',
-            Symptom::HardToPullBack => 'backward|pull (?:it )?back|'.self::NOT.' roll back|wheels lock',
-            Symptom::WrongDirection => 'wrong (?:way|direction)|(?:forward|back)[^.]*in (?:reverse|forward)|(?:reverse|r ?1|back)[^.]*forward|in r\b[^.]*(?:forward|ahead)|backwards? in (?:first|second|third|fourth|forward|f ?\d)|(?:forward|f ?1)[^.]*back',
-            Symptom::DoesNotHold => self::NOT
-                .' (?:hold|stop|slow|brake|lock|bite|catch)|(?:foot|feet) to stop|no (?:brakes?|bite)|(?:comes?|bites?) (?:on |in )?(?:too )?late|brakes?[^.]*(?:weak|bad|soft|poor|nothing|'.self::NOT.' work)|weak brake|roll(?:s|ed)? (?:away|off|in park)|(?:to|on) the (?:bar|grip)|to the floor|(?:ages|long|far|forever) to stop|(?:stopping|braking) distance|(?:park\w*(?: lock| brake)?|latch|pin|hook) lets go|(?:rolled|moved|moves) by itself|no braking|(?:poor|bad|weak) brak|lever[^.]*long way|'.self::SLIPS.'|fades?|useless|(?:pulls?|goes|comes) all the way(?! out)|(?:(?:jumps?|pops?|slips?|comes?|falls?) (?:out|open|loose|undone|off)|came (?:open|undone|loose))|(?:opens?|tips?)[^.]*by itself|only one (?:rear )?wheel|park\b[^.]*(?:grat|grind)|past (?:square|centre|center)|over.?cent(?:re|er)|'.self::LINING,
-            Symptom::Drags => 'drag|rub|smells? (?:hot|burn)|(?:wheel|drum|brake|hub)s? (?:is|are|gets?|runs?) (?:very |too )?hot(?! (?:as|no))|gets? (?:very )?hot|hot (?:drum|wheel|brake)|binds?|squeal|brakes? (?:\w+ )?stays? on|brakes? (?:is |are )?blocked|brakes by itself|'.self::NOT
-                .' (?:release|let go|free|come off)',
-            Symptom::BangsOnUnlocking => 'bang|clunk|loud knock',
-            default => 'dash|(?:says|shows)[^.]*but|lamp|light[^.]*(?:wrong|on)|display',
-        };
-    }
-
-    private static function ofACable(Symptom $symptom): string
-    {
-        return match ($symptom) {
-            Symptom::StartsSometimes => 'start[^.]*(?:sometimes|now and then|bad|not always|every|only|third|second|fifth|tenth|most|tries)|'
-                .self::NOT.' (?:start|fire)|hard to start|no spark|many pulls|pull[^.]*\b(?:five|six|ten|many|several|\d+) times|sometimes[^.]*start|no start',
-            Symptom::RopeHard => 'rope|cord|(?:pull|recoil) start',
-            Symptom::RunsOn => self::GOES_ON.'|(?:goes|turns?|spins?) on|blade[^.]*(?:spin|run|go(?:es|ing)\b)|slow to stop|'
-                .self::NOT.' (?:stop|switch|turn it|shut|die|cut)|stops? (?:too )?late|(?:goes|turns?|spins?|runs?|keeps?|ages|seconds)\b[^.]*after letting go|(?:long|ages|forever) to (?:stop|die)|only (?:works|stops)[^.]*sometimes|blade brake[^.]*(?:weak|bad)|(?:dead.?man|safety|bail|bar|lever)[^.]*(?:does nothing|'.self::NOT.' work)|coasts?\b[^.]*(?:ages|long|ever|too)|takes? (?:about |over |more than |nearly )?(?:four|five|six|seven|eight|nine|ten|[4-9]|\d\d) ?s[^.]*(?:stop|still)|'
-                    .self::LINING.'|'.self::SLOW_BACK,
-            Symptom::PlayChanges => '(?:play|slack|clutch|it|adjustment|setting)[^.]*(?:chang(?!(?:e|ing) (?:gear|down|up))|differ|vari)|(?:chang|differ|vari)[^.]*(?:play|slack)|day to day|hot and cold|(?:tight|loose)[^.]*(?:when|if) (?:it is )?(?:hot|cold|warm)|never the same|yesterday|sometimes (?:tight|loose)|one day',
-            Symptom::NoSpringBack => self::NOT
-                .' (?:spring|snap|return|(?:come|go|move|swing|flip)(?: \w+){0,3} (?:back|up)\b)|(?:falls?|flops?) (?:forward|down)|stays? (?:in\b(?! (?:place|adjust|spec|line|tune|the (?:band|middle)|its|park|gear))|down|back|pulled|pressed|squeezed|half|there|where it is)|hangs? (?:down|there)|(?:have|has|need|needs) to (?:push|pull|flip|lift|twist|turn)[^.]*\b(?:back|up|shut|closed)\b|'
-                    .self::SPRING.'|'.self::STUCK,
-            Symptom::EndOfThread => 'end of (?:the |its )?thread|no thread|used up|(?<!lever )(?<!lever is )(?<!nearly )(?<!lever is nearly )(?<!almost )all the way out|(?:screwed|wound|turned) (?:right|fully) out|no (?:more )?adjust(?:ment|ing) left|run(?:s)? out|nothing left to',
-            Symptom::Wobbles => 'wobbl|wiggl|loose (?:barrel|adjuster)|(?:barrel|adjuster)[^.]*slopp|rattl',
-            default => 'again|every (?:week|weekend|day|month|few)|all the time|keeps? (?:on )?(?:needing|having to|coming|going out)|over and over|keep having to|always (?:adjust|setting)|constantly',
-        };
     }
 }
