@@ -73,7 +73,11 @@ export const Entry = ({
           {wrong}
         </Box>
       )}
-      {hint !== undefined && <Box textStyle="small" marginTop="1">{hint}</Box>}
+      {hint !== undefined && (
+        <Box textStyle="small" marginTop="1">
+          {hint}
+        </Box>
+      )}
     </Box>
   );
 };
