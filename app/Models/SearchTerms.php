@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Builder;
+
 /**
  * What somebody types to find a row: each word is looked for by itself, in the one column that holds all words of the
  * row.
@@ -12,14 +14,62 @@ final readonly class SearchTerms
 {
     private const MOST = 6;
 
+    /** A tag and a plate as people type them, without dashes and spaces. */
+    private const BARE = "replace(replace(concat_ws('', tag, plate), '-', ''), ' ', '')";
+
+    /**
+     * Machines that have every word in what is said of them, or in their tag and plate without dashes.
+     *
+     * @param  Builder<Machine>  $machines
+     */
+    public static function among(Builder $machines, string $find): void
+    {
+        foreach (self::words($find) as $word) {
+            $bare = self::bare($word);
+            $machines->where(static fn (Builder $any) => $any
+                ->where('words', 'like', self::pattern($word))
+                ->when($bare !== '', static fn (Builder $or) => $or->orWhereRaw(
+                    self::BARE.' like ?',
+                    [self::pattern($bare)],
+                )));
+        }
+    }
+
+    /**
+     * The machine whose whole tag was typed first, also where it was typed without its dash.
+     *
+     * @param  Builder<Machine>  $machines
+     * @return Builder<Machine>
+     */
+    public static function bestFirst(Builder $machines, string $find): Builder
+    {
+        return $machines->orderByRaw(
+            "tag = ? desc, replace(replace(tag, '-', ''), ' ', '') = ? desc, tag",
+            [$find, self::bare($find)],
+        );
+    }
+
     /** @return list<string> patterns for `words like`, all of which must hold */
     public static function patterns(string $find): array
     {
+        return array_map(self::pattern(...), self::words($find));
+    }
+
+    /** @return list<string> */
+    private static function words(string $find): array
+    {
         $words = preg_split('/\s+/u', $find, -1, PREG_SPLIT_NO_EMPTY);
 
-        return array_map(
-            static fn (string $word): string => '%'.addcslashes($word, '%_\\').'%',
-            array_slice($words === false ? [] : $words, 0, self::MOST),
-        );
+        return array_slice($words === false ? [] : $words, 0, self::MOST);
+    }
+
+    private static function pattern(string $word): string
+    {
+        return '%'.addcslashes($word, '%_\\').'%';
+    }
+
+    private static function bare(string $typed): string
+    {
+        return (string) preg_replace('/[\s\-–—.\/]+/u', '', $typed);
     }
 }

@@ -91,6 +91,9 @@ final class BenchAndMachinesTest extends TestCase
             'quad' => 'QB-03',
             'ridge  trail' => 'RT-14',
             'STRAND 450 qb' => 'QB-03',
+            'rt14' => 'RT-14',
+            'RT–14' => 'RT-14',
+            'sfp514 ridge' => 'RT-14',
         ] as $find => $tag) {
             self::assertSame(
                 [$tag],

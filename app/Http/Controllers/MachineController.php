@@ -41,19 +41,15 @@ final class MachineController
     {
         $asked = $request->query('find');
         $find = is_string($asked) ? mb_substr(trim($asked), 0, 40) : '';
-        $patterns = SearchTerms::patterns($find);
         $former = $find === '' ? [] : FormerTag::query()->where('tag', $find)->pluck('machine_id')->all();
-        $hasAll = static function (Builder $machines) use ($patterns): void {
-            foreach ($patterns as $pattern) {
-                $machines->where('words', 'like', $pattern);
-            }
-        };
-        $ids = Machine::query()
+        $ids = SearchTerms::bestFirst(Machine::query(), $find)
             ->where(static fn ($m) => $request->query('retired') === 'too' ? $m : $m->whereNull('retired_at'))
-            ->when($patterns !== [], static fn (Builder $machines) => $machines->where(
-                static fn (Builder $any) => $any->where($hasAll)->orWhereIn('id', $former),
+            ->when($find !== '', static fn (Builder $machines) => $machines->where(
+                static fn (Builder $any) => $any
+                    ->where(static fn (Builder $all) => SearchTerms::among($all, $find))
+                    ->orWhereIn('id', $former),
             ))
-            ->orderByRaw('tag = ? desc, tag', [$find])->limit($find === '' ? 500 : self::MOST_FOUND)->pluck('id');
+            ->limit($find === '' ? 500 : self::MOST_FOUND)->pluck('id');
         $place = $ids->flip();
         $machines = Machine::query()
             ->whereIn('id', $ids)

@@ -6,6 +6,7 @@ import { Button, Field, Sheet } from '../../components/Buttons';
 import { Frame } from '../../components/Frame';
 import { Empty, Failure, Loading } from '../../components/States';
 import { Title } from '../../components/Title';
+import { finds } from '../../lib/finds';
 import { useInAddress } from '../../lib/useInAddress';
 import { ShelfParts } from '../shelf/ShelfParts';
 import { CableDialog } from './CableDialog';
@@ -17,7 +18,7 @@ const usual = { words: '' };
 export default function CablesScreen() {
   const { data, error, refetch } = useQuery(cablesQuery);
   const [{ words: find }, ask] = useInAddress(usual);
-  const words = useDeferredValue(find).toLowerCase().split(/\s+/).filter(Boolean);
+  const words = useDeferredValue(find);
   const [edited, setEdited] = useState<KnownCable | 'new' | null>(null);
   if (data === undefined) {
     return (
@@ -25,8 +26,8 @@ export default function CablesScreen() {
     );
   }
   const found = data.cables.filter((cable) => {
-    const text = [cable.name, cable.number, cable.on?.tag, ...cable.told.map((one) => one.tag)].join(' ').toLowerCase();
-    return words.every((word) => text.includes(word));
+    const codes = [cable.number, cable.on?.tag, ...cable.told.map((one) => one.tag)];
+    return finds(words, [cable.name, ...codes].join(' '), codes);
   });
   return (
     <Frame>

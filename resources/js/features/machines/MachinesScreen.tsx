@@ -14,6 +14,7 @@ import { Empty, Failure, Loading } from '../../components/States';
 import { Title } from '../../components/Title';
 import { alphabetical } from '../../lib/alphabetical';
 import { counted } from '../../lib/figures';
+import { finds } from '../../lib/finds';
 import { useSignedIn } from '../../lib/signedIn';
 import { due, dueLine } from '../../lib/time';
 import { useInAddress } from '../../lib/useInAddress';
@@ -77,12 +78,11 @@ const orders = [
 ] as const;
 
 function shown(machines: readonly YardMachine[], asked: Asked): readonly YardMachine[] {
-  const words = asked.words.toLowerCase().split(/\s+/).filter(Boolean);
   const holds = states.find((one) => one.key === asked.state)?.holds ?? (() => true);
   const of = orders.find((one) => one.key === asked.order)?.of ?? ((one: YardMachine) => one.tag);
   const those = machines.filter((one) => {
-    const said = `${one.tag} ${one.plate ?? ''} ${one.name} ${one.kind} ${one.place}`.toLowerCase();
-    return holds(one) && isThere(one, asked) && words.every((word) => said.includes(word));
+    const said = `${one.tag} ${one.plate ?? ''} ${one.name} ${one.kind} ${one.place}`;
+    return holds(one) && isThere(one, asked) && finds(asked.words, said, [one.tag, one.plate]);
   });
 
   return those.sort((a, b) => alphabetical(of(a), of(b)) || alphabetical(a.tag, b.tag));
