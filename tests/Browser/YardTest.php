@@ -96,6 +96,21 @@ final class YardTest extends BrowserTestCase
         $this->await('[data-machine=RT-14]')->until('return window.scrollY === 700', 'one is where one was');
     }
 
+    public function test_what_must_not_run_stands_above_the_queue_on_a_phone(): void
+    {
+        $this->window(360, 740);
+        $this->as('ines')->visit('/')->see('Do not run')->await('[data-frame] nav');
+        self::assertTrue($this->browser->executeScript(<<<'JS'
+            const top = (says) => [...document.querySelectorAll('main h2')].find((one) => one.innerText.startsWith(says)).getBoundingClientRect().top;
+            return top('Do not run') < top('Any time') && top('Reported') < top('Any time');
+            JS));
+        self::assertLessThanOrEqual(
+            120,
+            $this->browser->executeScript('return document.querySelector("[data-frame]").offsetHeight'),
+            'two lines of the frame, and no third',
+        );
+    }
+
     public function test_a_slip_beside_a_dialog_loses_nothing_that_was_filled_in(): void
     {
         $this->as('oda')->visit('/machines')->click('[data-add-machine]')->await('[name=tag]');

@@ -37,8 +37,8 @@ export const Frame = ({ children }: { children: ReactNode }) => (
     <Box as="header" bg="frame" color="onFrame" data-frame data-screen-only>
       <Flex
         alignItems="center"
-        columnGap={{ base: '4', md: '6' }}
-        rowGap="2"
+        columnGap={{ base: '3', md: '6' }}
+        rowGap="1"
         flexWrap="wrap"
         maxWidth="page"
         marginInline="auto"
@@ -62,10 +62,10 @@ export const Frame = ({ children }: { children: ReactNode }) => (
           </Link>
         </Flex>
         <Places />
-        <Box flex="1 1 {sizes.48}" order={{ base: 3, md: 0 }} maxWidth={{ md: '88' }} marginLeft="auto">
+        <Box flex={{ base: '1 1 0', lg: '1 1 {sizes.48}' }} minWidth="0" maxWidth={{ lg: '88' }} marginLeft="auto">
           <FindMachine />
         </Box>
-        <Box marginLeft={{ base: 'auto', md: '0' }}>
+        <Box>
           <PersonMenu />
         </Box>
       </Flex>
@@ -86,7 +86,16 @@ export const Frame = ({ children }: { children: ReactNode }) => (
 );
 
 const Places = () => (
-  <chakra.nav display="flex" columnGap={{ base: '2.5', sm: '3', md: '6' }} flexWrap="wrap" aria-label="Screens">
+  // Where there is little width they have a line of their own, below what finds a machine.
+  <chakra.nav
+    display="flex"
+    columnGap={{ base: '2', sm: '3', md: '6' }}
+    flexWrap="wrap"
+    flex={{ base: '1 0 100%', lg: '0 1 auto' }}
+    justifyContent={{ base: 'space-between', md: 'flex-start' }}
+    order={{ base: 1, lg: 0 }}
+    aria-label="Screens"
+  >
     {places.map((place) => (
       <Place
         key={place.to}

@@ -1,4 +1,4 @@
-import { Box, Flex, Grid } from '@chakra-ui/react';
+import { Box, Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { type BenchDay, type BenchRow, benchQuery } from '../../api/bench';
 import { Counted } from '../../components/Counted';
@@ -39,47 +39,63 @@ export default function BenchScreen() {
   );
 }
 
+/** In one column: what there is to carry on, what must not run, the queue, and then the rest. */
+const FIRST = 1;
+const QUEUE = 2;
+const REST = 3;
+
 const Day = ({ day }: { day: BenchDay }) => (
-  <Grid templateColumns={{ base: '1fr', lg: '1fr {sizes.82}' }} gap="5" alignItems="start">
-    <Box minWidth="0">
-      <Flex alignItems="baseline" gap="4" flexWrap="wrap" marginBottom="2">
-        <Title>{day.day} on the bench</Title>
+  <Box
+    display={{ base: 'flex', lg: 'grid' }}
+    flexDirection="column"
+    gridTemplateColumns={{ lg: '1fr {sizes.82}' }}
+    gap={{ base: '4', lg: '5' }}
+    alignItems={{ lg: 'start' }}
+  >
+    <Box minWidth="0" display={{ base: 'contents', lg: 'block' }}>
+      <Flex alignItems="baseline" columnGap="4" rowGap="1" flexWrap="wrap" marginBottom={{ lg: '2' }}>
+        <Title flex={{ base: '1', md: '0 1 auto' }}>{day.day} on the bench</Title>
         <Hours day={day} />
       </Flex>
-      {day.carry_on !== null && (
-        <Box display={{ base: 'block', lg: 'none' }} marginTop="3">
-          <CarryOn row={day.carry_on} />
-        </Box>
-      )}
-      {day.queue.length === 0 && (
-        <Empty title="Nothing waits on the bench">
-          Jobs planned for today and jobs left open show here. Find a machine by its tag to start one.
-        </Empty>
-      )}
-      {groups.map(({ ready, title }) => (
-        <Group
-          key={ready}
-          title={title}
-          rows={day.queue.filter((row) => row.ready === ready)}
-          fitted={day.present.length > 0}
-        />
-      ))}
+      <Box order={QUEUE}>
+        {day.queue.length === 0 && (
+          <Empty title="Nothing waits on the bench">
+            Jobs planned for today and jobs left open show here. Find a machine by its tag to start one.
+          </Empty>
+        )}
+        {groups.map(({ ready, title }) => (
+          <Group
+            key={ready}
+            title={title}
+            rows={day.queue.filter((row) => row.ready === ready)}
+            fitted={day.present.length > 0}
+          />
+        ))}
+      </Box>
     </Box>
-    <Flex direction="column" gap="4">
+    <Flex direction="column" gap="4" minWidth="0" display={{ base: 'contents', lg: 'flex' }}>
       {day.carry_on !== null && (
-        <Box display={{ base: 'none', lg: 'block' }}>
+        <Box order={FIRST}>
           <CarryOn row={day.carry_on} />
         </Box>
       )}
-      <DoNotRun rows={day.stopped} />
-      <Reported intakes={day.intakes} />
-      <LookedFor title="Cause being looked for" complaints={day.complaints} />
-      <Later>
-        <DueSoon rows={day.due} />
-        <DoneSheet done={day.done} />
-      </Later>
+      <Box order={{ base: day.stopped.length > 0 ? FIRST : REST, lg: FIRST }}>
+        <DoNotRun rows={day.stopped} />
+      </Box>
+      {day.intakes.length > 0 && (
+        <Box order={FIRST}>
+          <Reported intakes={day.intakes} />
+        </Box>
+      )}
+      <Flex direction="column" gap="4" order={REST}>
+        <LookedFor title="Cause being looked for" complaints={day.complaints} />
+        <Later>
+          <DueSoon rows={day.due} />
+          <DoneSheet done={day.done} />
+        </Later>
+      </Flex>
     </Flex>
-  </Grid>
+  </Box>
 );
 
 type GroupProps = { title: string; rows: readonly BenchRow[]; fitted: boolean };

@@ -18,7 +18,7 @@ export const Hours = ({ day }: { day: BenchDay }) => {
   const people = day.present.length === 1 ? day.present[0]?.name : `${day.present.length} people`;
   return (
     <>
-      <Box color="soft">
+      <Box color="soft" flex={{ base: '1 0 100%', md: '0 1 auto' }} order={{ base: 1, md: 0 }}>
         {day.queue.length === 1 ? '1 control' : `${day.queue.length} controls`} · {duration(day.minutes)}
         {day.present.length === 0 ? ' of work' : ` of ${duration(hours)} · ${people}`}
         {day.present.length > 0 && over > 0 && (

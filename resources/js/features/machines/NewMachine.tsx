@@ -83,7 +83,7 @@ export default function NewMachine({ onClose }: { onClose: () => void }) {
         <FormEntry control={control} field="place" label="Place" name="place" />
         <Grid templateColumns="1fr {sizes.24}" gap="2">
           <FormEntry control={control} field="usage" label="Meter" kind="whole" most={9} name="usage" />
-          <FormPick control={control} field="usage_unit" label="counts" options={meters} />
+          <FormPick control={control} field="usage_unit" label="Counts" options={meters} />
         </Grid>
       </Grid>
       {add.isError && <Refusal error={add.error} />}
