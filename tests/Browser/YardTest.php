@@ -51,11 +51,15 @@ final class YardTest extends BrowserTestCase
         $this
             ->visit("/machines/{$tag}")
             ->await('[data-unfit]')
-            ->see('Do not run', 'A note tells of this: does not spring back by itself.')
+            ->until(
+                'return document.querySelector("[data-stopped]").getBoundingClientRect().bottom < innerHeight',
+                'of several controls it is said above the fold by which nobody runs it',
+            )
+            ->see('Do not run it. Throttle grip:', 'A note tells of this: does not spring back by itself.')
             ->accessible('a machine of which a note tells a danger');
         $this->window(1280, 800);
         $this->visit($job)->click('#bench-line')->line('v the one on the shelf');
-        $this->visit("/machines/{$tag}")->see('in work')->gone('[data-unfit]');
+        $this->visit("/machines/{$tag}")->see('in work')->gone('[data-unfit]')->gone('[data-stopped]');
     }
 
     public function test_a_list_is_found_again_as_it_was_left(): void

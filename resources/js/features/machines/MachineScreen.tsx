@@ -3,11 +3,12 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useLocation, useParams } from 'react-router';
 import { Problem } from '../../api/client';
-import { type Machine, machineQuery } from '../../api/machines';
+import { type Machine, type MachineControl, machineQuery } from '../../api/machines';
 import { LinkButton, Sheet } from '../../components/Buttons';
 import { Frame } from '../../components/Frame';
 import { Later, useFirstInSlices } from '../../components/Later';
 import { MachineTag } from '../../components/MachineTag';
+import { Mark } from '../../components/Marks';
 import { Failure, Loading } from '../../components/States';
 import { Title } from '../../components/Title';
 import { counted } from '../../lib/figures';
@@ -76,6 +77,7 @@ const Whole = ({ machine }: { machine: Machine }) => {
         </Box>
         <MachineActions machine={machine} />
       </Flex>
+      {machine.controls.length > 1 && <Stopped controls={machine.controls} />}
       {machine.retired && (
         <Sheet tone="well" padding="4" marginBottom="4" role="status">
           <b>Retired:</b> {machine.retired_why}. Its past is kept; no job starts on it.
@@ -118,5 +120,22 @@ const Whole = ({ machine }: { machine: Machine }) => {
         )}
       </Grid>
     </>
+  );
+};
+
+/** Of several controls, those by which nobody runs the machine: their cards may lie below the view. */
+const Stopped = ({ controls }: { controls: readonly MachineControl[] }) => {
+  const stopped = controls.filter((one) => one.tag !== null || one.unfit.length > 0);
+  return stopped.length === 0 ? null : (
+    <Sheet tone="stop" padding="3" marginBottom="4" role="status" data-stopped>
+      {stopped.map((one) => (
+        <Flex key={one.key} gap="2" alignItems="flex-start" lineHeight="snug">
+          <Mark kind="tag" size="text" style={{ marginTop: '3px' }} />
+          <span>
+            <b>Do not run it. {one.name}:</b> {one.tag?.reason ?? one.unfit.join(' ')}
+          </span>
+        </Flex>
+      ))}
+    </Sheet>
   );
 };
