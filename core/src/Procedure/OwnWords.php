@@ -14,7 +14,7 @@ final readonly class OwnWords
     private const NOT = '(?:not|never|no longer|hardly|barely|refuses to|fails to)(?: (?:always|quite|really|fully|properly|completely|even|ever|want to|seem to))?';
 
     /** That a fault is not there: taken out before anything is read. That it should not be is a complaint. */
-    private const NO_FAULT = '/(?<!should )(?<!must )(?<!may )\b(?:(?:not|never|no longer)(?: (?:really|quite|even|ever))?|no(?: (?:fluid|oil|sign of|trace of|visible|more))?|nothing) (?:stick|stuck|hang|slip|drag|creep|crawl|lurch|jump|jam|snag|catching|bind|leak|drip|weep|rub|grind|crunch|scream|fray|worn|seiz|keep|rac|come loose|pop|fall out|fade|roll away|bubbl)\w*/u';
+    private const NO_FAULT = '/(?<!should )(?<!must )(?<!may )\b(?:(?:not|never|no longer)(?: (?:really|quite|even|ever))?|no(?: (?:fluid|oil|sign of|trace of|visible|more))?|nothing|without) (?:stick|stuck|hang|slip|drag|creep|crawl|lurch|jump|jam|snag|catching|bind|leak|drip|weep|rub|grind|crunch|scream|fray|worn|seiz|keep|rac|come loose|pop|fall out|fade|roll away|bubbl)\w*/u';
 
     /** How people say that something comes back, and not at once. */
     private const SLOW_BACK = 'slow(?:ly)? to (?:return|come back|come up|close|shut|drop)|(?:comes?|goes|springs?) (?:back|up|shut|down)(?: too| very)? slow|(?:returns?|returning|closes?|closing|shuts?|shutting|snaps?|drops?|dropping|falls?)(?: back| shut| down)?(?: too| very)? slow|slow(?:ly)? (?:coming|going|returning|closing)|sluggish|lazy';
@@ -35,7 +35,7 @@ final readonly class OwnWords
     private const CREEP = '(?<!no )(?<!without )(?:creep|crawl)';
 
     /** Something moves; that it does not, is no matter here. */
-    private const MOVES = '(?<!not )(?<!never )(?<!no longer )(?<!no )(?:moves?|moved|moving|motion|turns?|turning|goes(?! back| up| home| forward to)|drives?|driving|drove|rides?|rolls?|rolling|rolled|spins?|spinning|drift|inches|rotat|runs?|running|pulling|pushes|pushing|full speed)';
+    private const MOVES = '(?<!not )(?<!never )(?<!no longer )(?<!no )(?:moves?|moved|moving|motion|turns?|turning|goes(?! back| up| home| forward to)|drives?|driving|drove|rides?|rolls?\b(?! it)|rolling|rolled(?! it)|spins?|spinning|drift|inches|rotat|runs?\b(?! it)|running|pulling|pushes|pushing|full speed)';
 
     /** The machine goes, and no part of it is turned by hand. */
     private const DRIVES = '(?<!not )(?<!never )(?<!no longer )(?:moves|goes(?! back| up| home)|drives|driving|rides|rolls|rolling|inches|drifts|pulling at|pushes|pushing)';
@@ -69,12 +69,13 @@ final readonly class OwnWords
             '(?:wants to|still|keeps?) (?:mov|driv|go|pull|roll|push|wants)', 'inches (?:forward|ahead)',
             '(?:moves?|drives?|pulls?|drags?|rolls?|stop)\b[^.]*(?:lever|clutch|handle) (?:is )?(?:in|pulled)',
             '(?:lever|clutch|handle) (?:is )?(?:in|pulled)[^.]*(?:moves?|drives?|pulls?|jump)',
-            'wants (?:forward|off|to)', self::DRIVES.'[^.]*'.self::HELD, self::HELD.'[^.]*'.self::DRIVES,
+            'wants (?:forward|off|to)', 'shot forward', 'pulls at the clutch', '(?:dies|died|stalls?)[^.]*(?:into|in) (?:first|gear)',
+            '(?:pedal|clutch) [^.]*to the floor[^.]*moves', self::DRIVES.'[^.]*'.self::HELD, self::HELD.'[^.]*'.self::DRIVES,
             '(?:rides?|drives?|goes|takes?) off (?:alone|by itself)',
-            self::NOT.' (?:let go|release|lets? go|disengage|free|clear|separat|stand|stop|stay still|idle in gear)',
+            self::NOT.' (?:let go|release|lets? go|disengage|free|clear|separat|open|stand|stop|stay still|idle in gear)',
             'under ?way',
             '(?:fluid|oil[^.]*(?:slave|master|reservoir)|(?:slave|master|reservoir)[^.]*oil)[^.]*(?:leak|drip|weep|wet|lost|gone|low|missing)',
-            'reservoir[^.]*(?:empty|dry)', '(?:leak|drip|weep|lost)[^.]*(?:fluid|slave|master)', 'lever[^.]*sinks',
+            'reservoir[^.]*(?:empty|dry)', '(?:leak|drip|weep|lost|loses|losing)[^.]*(?:fluid|slave|master)', 'lever[^.]*sinks',
         ],
         'hard_to_shift' => [
             'grind', 'crunch', 'grat', 'clunk', 'reluctant', self::NOT.' get [^.]*(?:out of|into|in) ',
@@ -151,6 +152,7 @@ final readonly class OwnWords
             'accelerates? (?:by itself|on its own)', 'high (?:idle|tick)',
             'tick.?over[^.]*(?:high|fast|'.self::NOT.')', 'engine rac(?:es|ing)(?![^.]*(?:turn|steer|bars?))',
             'revs? (?:by itself|on its own)', 'idles? (?:is |too )*(?:high|fast)',
+            'not fall', self::NOT.' rev down', 'stays turned', 'ran away', 'runs away',
         ],
         'idle_rises' => [
             '(?:bars?|steering)\b[^.]*pulls?', '(?:idle|tick.?over)[^.]*(?:jump|rise|climb|up|chang|goes)',
@@ -158,6 +160,7 @@ final readonly class OwnWords
             '(?:steer|turn(?:ed|ing)? (?:left|right))[^.]*tight',
             '(?:(?:rev|race)s?|picks? up|speeds? up|engine speed)[^.]*(?:turn|steer|bars?|handlebar)',
             '(?:steer|turn)[^.]*(?:rev|idle|race|speeds? up)',
+            'full lock[^.]*(?:rev|race)', 'surges?[^.]*(?:turn|steer)',
         ],
         'creeps_out' => [
             self::CREEP, self::MOVES.'[^.]*'.self::LET_GO, self::LET_GO.'[^.]*'.self::MOVES.'(?![^.]*by hand)',
@@ -173,6 +176,9 @@ final readonly class OwnWords
             'wants to (?:drive|move|go)',
             '(?<!not )(?<!never )(?<!no longer )(?<!no )(?:mov|turn|driv|roll|spin|go)\w*[^.]*at idle', 'rolls? on',
             '(?<!cable )(?<!wire )(?<!trigger )(?<!lever )(?<!handle )(?<!brake )(?<!brakes )drags?\b',
+            '(?:mov|pull|digg)\w*[^.]*(?:after|when|once) (?:i|we|you) (?:let go|release)', self::NOT.' be (?:switched|turned) off',
+            '(?:drive|auger|belt|it) (?:is|stays) always (?:in|on)\b', 'neutral[^.]*(?:drives|moves|turns)', 'in the neutral position',
+            '(?:moves|drives|goes)[^.]*as soon as[^.]*(?:engine|start)',
         ],
         'weak' => [
             'weak', 'slow(?! to |ly to )', 'no (?:drive|faster)', '(?:lost|lacks?|poor) drive', 'hardly', 'barely',
@@ -185,8 +191,9 @@ final readonly class OwnWords
         ],
         'wrong_direction' => [
             'wrong (?:way|direction)', '(?:forward|back)[^.]*in (?:reverse|forward)',
-            '(?:reverse|r ?1|back)[^.]*forward', 'in r\b[^.]*(?:forward|ahead)',
+            '(?:reverse|r ?1|back)(?! and forward)[^.]*forward', 'in r\b[^.]*(?:forward|ahead)',
             'backwards? in (?:first|second|third|fourth|forward|f ?\d)', '(?:forward|f ?1)[^.]*back',
+            'reverse[^.]*ahead', '(?:mixed up|swapped|the wrong way round)',
         ],
         'starts_sometimes' => [
             'start[^.]*(?:sometimes|now and then|bad|not always|every|only|third|second|fifth|tenth|most|tries)',
@@ -206,6 +213,7 @@ final readonly class OwnWords
             'coasts?\b[^.]*(?:ages|long|ever|too)',
             'takes? (?:about |over |more than |nearly )?(?:four|five|six|seven|eight|nine|ten|[4-9]|\d\d) ?s[^.]*(?:stop|still)',
             self::LINING, self::SLOW_BACK,
+            self::NOT.' be (?:stopped|switched|turned)', '(?:pull|plug|lead|fuel)[^.]*to stop it', 'brake on the blade[^.]*(?:worn|weak|gone)',
         ],
         'bangs_on_unlocking' => [
             'bang', 'clunk', 'loud knock',
@@ -220,6 +228,7 @@ final readonly class OwnWords
             'hangs? (?:down|there)',
             '(?:have|has|need|needs) to (?:push|pull|flip|lift|twist|turn)[^.]*\b(?:back|up|shut|closed)\b',
             self::SPRING, self::STUCK,
+            'spring[^.]*out of (?:its|the) (?:hook|hole|eye)', 'stays turned',
         ],
         'end_of_thread' => [
             'end of (?:the |its )?thread', 'no thread', 'used up',
@@ -247,6 +256,8 @@ final readonly class OwnWords
             '(?:(?:jumps?|pops?|slips?|comes?|falls?) (?:out|open|loose|undone|off)|came (?:open|undone|loose))',
             '(?:opens?|tips?)[^.]*by itself', 'only one (?:rear )?wheel', 'park\b[^.]*(?:grat|grind)',
             'past (?:square|centre|center)', 'over.?cent(?:re|er)', self::LINING,
+            self::NOT.' stay in (?:park|gear|low|high)', '(?:brake|lock|latch)s?[^.]*(?:failed|fails|lost)', 'touches the (?:bar|grip)',
+            'lets [^.]*roll', '(?:pull|squeeze) the lever all the way', 'dropped (?:open|down|while)',
         ],
         'drags' => [
             'drag', 'rub', 'smells? (?:hot|burn)',

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace VividPull\Core\Procedure;
 
-/** Somebody's own words as the patterns read them: small letters, one space, and *does not* for *doesn't*. */
+/**
+ * Somebody's own words as the patterns read them: small letters, one space, *does not* for *doesn't*, *keeps* for
+ * *kept*.
+ */
 final readonly class PlainWords
 {
     /** What people run together with *not*, with and without the apostrophe; of some, the first part is cut short. */
@@ -12,16 +15,25 @@ final readonly class PlainWords
 
     private const WHOLE = ['wo' => 'will', 'ca' => 'can', 'ai' => 'is'];
 
+    /** What was, is read as what is. */
+    private const WAS = ['kept' => 'keeps', 'ran' => 'runs', 'spun' => 'spins', 'stayed' => 'stays', 'jumped' => 'jumps'];
+
     private function __construct() {}
 
     public static function of(string $words): string
     {
         $one = (string) preg_replace('/\s+/u', ' ', mb_strtolower(trim($words)));
 
-        return str_replace('cannot', 'can not', (string) preg_replace_callback(
+        $apart = str_replace('cannot', 'can not', (string) preg_replace_callback(
             self::RUN_TOGETHER,
             static fn (array $found): string => (self::WHOLE[$found[1]] ?? $found[1]).' not',
             $one,
         ));
+
+        return (string) preg_replace_callback(
+            '/\b(?:'.implode('|', array_keys(self::WAS)).')\b/u',
+            static fn (array $found): string => self::WAS[$found[0]],
+            $apart,
+        );
     }
 }
