@@ -7,22 +7,43 @@ namespace Tests\Browser;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 use PDO;
+use PDOException;
 
 /** From what feels wrong to what it was, as people come with it. */
 final class CausesTest extends BrowserTestCase
 {
-    /** Other tests find neither a complaint nor a control of these. */
+    /** What others may not find: what this test began, and not the demo's own complaint. */
+    private const ITS_OWN = "(open_control_id is not null and not (words <=> 'Slips in the hills since spring.')) or `key` like 'tried\\_%'";
+
+    /**
+     * Other tests find neither a complaint nor a control of these. An answer that the page sent last may still be on
+     * its way in.
+     */
     protected function tearDown(): void
     {
-        $database = $this->server->database();
-        $database->exec(
-            "delete complaint_answers from complaint_answers join complaints on complaints.id = complaint_id join controls on controls.id = control_id where open_control_id is not null and not (words <=> 'Slips in the hills since spring.') or `key` like 'tried\\_%'",
-        );
-        $database->exec(
-            "delete complaints from complaints join controls on controls.id = control_id where open_control_id is not null and not (words <=> 'Slips in the hills since spring.') or `key` like 'tried\\_%'",
-        );
-        $database->exec("delete from controls where `key` like 'tried\\_%'");
+        for ($i = 0; ; $i++) {
+            try {
+                $this->takeAway();
+                break;
+            } catch (PDOException $late) {
+                if ($i >= 30) {
+                    throw $late;
+                }
+                usleep(100_000);
+            }
+        }
         parent::tearDown();
+    }
+
+    private function takeAway(): void
+    {
+        $database = $this->server->database();
+        $of = 'join controls on controls.id = control_id where '.self::ITS_OWN;
+        $database->exec(
+            "delete complaint_answers from complaint_answers join complaints on complaints.id = complaint_id {$of}",
+        );
+        $database->exec("delete complaints from complaints {$of}");
+        $database->exec("delete from controls where `key` like 'tried\\_%'");
     }
 
     public function test_what_was_reported_is_looked_into_in_its_own_words(): void

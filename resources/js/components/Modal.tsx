@@ -12,10 +12,12 @@ type ModalProps = {
   cancel?: string;
   /** A dialog that must be answered has no way around it. */
   must?: boolean;
+  /** What is chosen in it is kept at once, so that a tap beside it loses nothing. */
+  atOnce?: boolean;
 };
 
 /** What is chosen by a tap, beside what is typed. */
-const CHOICES = '[aria-pressed], [role="radio"], [role="checkbox"], [role="option"]';
+const CHOICES = 'button:not([data-cancel]), [role="option"]';
 
 /** Enter in a line of text does what the first button does. */
 const enter = (event: KeyboardEvent<HTMLElement>) => {
@@ -36,13 +38,14 @@ export const Modal = ({
   actions,
   cancel = 'Cancel',
   must = false,
+  atOnce = false,
 }: ModalProps) => {
   const touched = useRef(false);
   useEffect(() => {
     if (open) touched.current = false;
   }, [open]);
   const touch = () => {
-    touched.current = true;
+    touched.current = !atOnce;
   };
   return (
     <Dialog.Root

@@ -59,6 +59,7 @@ export const PersonMenu = () => {
         title={person.name}
         about={`Signed in as ${person.role}.`}
         cancel="Close"
+        atOnce
         actions={
           <Button look="plain" onClick={signOutHere}>
             Sign out

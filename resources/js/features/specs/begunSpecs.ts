@@ -34,7 +34,13 @@ export function keepBegun(key: string, one: Omit<BegunSpec, 'at'>): void {
   }
 }
 
-export const forgetBegun = (key: string) => localStorage.removeItem(key);
+export function forgetBegun(key: string): void {
+  try {
+    localStorage.removeItem(key);
+  } catch {
+    // A forbidden store kept nothing.
+  }
+}
 
 type What = {
   person: string;
