@@ -54,8 +54,11 @@ export const dueWhen = (when: Due): string => (when.is_over ? `${when.says} over
 /** In a line of its own: `due 14 Aug`, and `49 days overdue` where that is past. */
 export const dueLine = (when: Due): string => (when.is_over ? `${when.says} overdue` : `due ${when.says}`);
 
+/** A figure and its unit stay on one line. */
+const TOGETHER = '\u00a0';
+
 export function duration(minutes: number): string {
   const hours = Math.floor(minutes / 60);
-  if (hours >= 48) return `${Math.floor(hours / 24)} days`;
-  return hours === 0 ? `${minutes} min` : `${hours} h ${pad(minutes % 60)}`;
+  if (hours >= 48) return `${Math.floor(hours / 24)}${TOGETHER}days`;
+  return hours === 0 ? `${minutes}${TOGETHER}min` : `${hours}${TOGETHER}h${TOGETHER}${pad(minutes % 60)}`;
 }
