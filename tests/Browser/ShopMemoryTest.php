@@ -580,7 +580,7 @@ final class ShopMemoryTest extends BrowserTestCase
     {
         $said = $this->text("[data-here={$login}] span");
 
-        return preg_match('/(?:(\d+) h )?(\d+)(?: min)?$/', $said, $part) === 1
+        return preg_match('/(?:(\d+)[\s\x{A0}]h[\s\x{A0}])?(\d+)(?:[\s\x{A0}]min)?$/u', $said, $part) === 1
             ? 60 * (int) $part[1] + (int) $part[2]
             : 0;
     }
