@@ -76,6 +76,8 @@ final readonly class OwnWords
             'under ?way',
             '(?:fluid|oil[^.]*(?:slave|master|reservoir)|(?:slave|master|reservoir)[^.]*oil)[^.]*(?:leak|drip|weep|wet|lost|gone|low|missing)',
             'reservoir[^.]*(?:empty|dry)', '(?:leak|drip|weep|lost|loses|losing)[^.]*(?:fluid|slave|master)', 'lever[^.]*sinks',
+            '(?:moves|drives|goes|rolls) off (?:by itself|alone|on its own)', self::HELD.'[^.]*wheels?[^.]*still turns?', self::NOT.' hold it[^.]*without the brake',
+            'fluid on the floor',
         ],
         'hard_to_shift' => [
             'grind', 'crunch', 'grat', 'clunk', 'reluctant', self::NOT.' get [^.]*(?:out of|into|in) ',
@@ -153,6 +155,8 @@ final readonly class OwnWords
             'tick.?over[^.]*(?:high|fast|'.self::NOT.')', 'engine rac(?:es|ing)(?![^.]*(?:turn|steer|bars?))',
             'revs? (?:by itself|on its own)', 'idles? (?:is |too )*(?:high|fast)',
             'not fall', self::NOT.' rev down', 'stays turned', 'ran away', 'runs away',
+            self::NOT.' (?:go off|turn back|lift)', 'seconds to (?:calm|settle|drop|come)', 'speeds? up (?:by itself|alone|on its own)',
+            '(?:rolls?|goes|runs?) on\b(?! (?:the|a|its|one|petrol|test)\b)', 'still (?:at|on) (?:full|high)',
         ],
         'idle_rises' => [
             '(?:bars?|steering)\b[^.]*pulls?', '(?:idle|tick.?over)[^.]*(?:jump|rise|climb|up|chang|goes)',
@@ -161,6 +165,7 @@ final readonly class OwnWords
             '(?:(?:rev|race)s?|picks? up|speeds? up|engine speed)[^.]*(?:turn|steer|bars?|handlebar)',
             '(?:steer|turn)[^.]*(?:rev|idle|race|speeds? up)',
             'full lock[^.]*(?:rev|race)', 'surges?[^.]*(?:turn|steer)',
+            'accelerat[^.]*(?:turns?|bends?|corners?|steering)\b',
         ],
         'creeps_out' => [
             self::CREEP, self::MOVES.'[^.]*'.self::LET_GO, self::LET_GO.'[^.]*'.self::MOVES.'(?![^.]*by hand)',
@@ -179,6 +184,7 @@ final readonly class OwnWords
             '(?:mov|pull|digg)\w*[^.]*(?:after|when|once) (?:i|we|you) (?:let go|release)', self::NOT.' be (?:switched|turned) off',
             '(?:drive|auger|belt|it) (?:is|stays) always (?:in|on)\b', 'neutral[^.]*(?:drives|moves|turns)', 'in the neutral position',
             '(?:moves|drives|goes)[^.]*as soon as[^.]*(?:engine|start)',
+            '(?:turns?|turning|rotat\w*|runs?|running|spins?|spinning|moves?) all the time', 'let go[^.]*still (?:bites?|grips?|drives?|turns?)',
         ],
         'weak' => [
             'weak', 'slow(?! to |ly to )', 'no (?:drive|faster)', '(?:lost|lacks?|poor) drive', 'hardly', 'barely',
@@ -214,6 +220,7 @@ final readonly class OwnWords
             'takes? (?:about |over |more than |nearly )?(?:four|five|six|seven|eight|nine|ten|[4-9]|\d\d) ?s[^.]*(?:stop|still)',
             self::LINING, self::SLOW_BACK,
             self::NOT.' be (?:stopped|switched|turned)', '(?:pull|plug|lead|fuel)[^.]*to stop it', 'brake on the blade[^.]*(?:worn|weak|gone)',
+            'still running', 'stays on\b', 'stop(?:ping)? takes (?:too )?long',
         ],
         'bangs_on_unlocking' => [
             'bang', 'clunk', 'loud knock',
@@ -229,6 +236,7 @@ final readonly class OwnWords
             '(?:have|has|need|needs) to (?:push|pull|flip|lift|twist|turn)[^.]*\b(?:back|up|shut|closed)\b',
             self::SPRING, self::STUCK,
             'spring[^.]*out of (?:its|the) (?:hook|hole|eye)', 'stays turned',
+            self::NOT.' (?:lift|turn back)',
         ],
         'end_of_thread' => [
             'end of (?:the |its )?thread', 'no thread', 'used up',
@@ -258,6 +266,8 @@ final readonly class OwnWords
             'past (?:square|centre|center)', 'over.?cent(?:re|er)', self::LINING,
             self::NOT.' stay in (?:park|gear|low|high)', '(?:brake|lock|latch)s?[^.]*(?:failed|fails|lost)', 'touches the (?:bar|grip)',
             'lets [^.]*roll', '(?:pull|squeeze) the lever all the way', 'dropped (?:open|down|while)',
+            '(?:park|lock|latch)[^.]*'.self::NOT.' (?:engage|close|shut)', 'only on one side', 'pulls? (?:right|straight) through', '(?:no use|of no use)',
+            'springs open',
         ],
         'drags' => [
             'drag', 'rub', 'smells? (?:hot|burn)',
