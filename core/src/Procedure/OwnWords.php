@@ -25,7 +25,7 @@ final readonly class OwnWords
     private const SPRING = '(?<!since )(?<!last )(?<!this )(?<!every )(?<!in )(?<!since the )(?<!in the )(?<!conduit )springs?\b[^.]*(?:broke|snapp|off\b|unhook|weak|tired|missing|gone|lost)|(?:broken|weak|tired|missing|no) (?:return )?spring\b';
 
     /** An end or a wire that does not lie where it belongs holds what it works where it stands. */
-    private const UNSEATED = '(?:wire|cable|end|ball|nipple)\b[^.]*(?:out of|off|not in|jumped|beside|half in|half out)[^.]*(?:groove|drum|keyhole|hole|seat|slot)';
+    private const UNSEATED = '(?:wire|cable|end|ball|nipple)\b[^.]*(?:out of|off|not in|jumps|beside|half in|half out)[^.]*(?:groove|drum|keyhole|hole|seat|slot)';
 
     /** A nut and a spanner slip too, and that is no matter of the control. */
     private const SLIPS = '(?<!nut )(?<!spanner )(?<!socket )(?<!key )(?<!tool )(?<!hand )slip';
@@ -72,7 +72,7 @@ final readonly class OwnWords
             'wants (?:forward|off|to)', 'shot forward', 'pulls at the clutch', '(?:dies|died|stalls?)[^.]*(?:into|in) (?:first|gear)',
             '(?:pedal|clutch) [^.]*to the floor[^.]*moves', self::DRIVES.'[^.]*'.self::HELD, self::HELD.'[^.]*'.self::DRIVES,
             '(?:rides?|drives?|goes|takes?) off (?:alone|by itself)',
-            self::NOT.' (?:let go|release|lets? go|disengage|free|clear|separat|open|stand|stop|stay still|idle in gear)',
+            self::NOT.' (?:release|lets? go|disengage|free|clear|separat|open|stand|stop|stay still|idle in gear)',
             'under ?way',
             '(?:fluid|oil[^.]*(?:slave|master|reservoir)|(?:slave|master|reservoir)[^.]*oil)[^.]*(?:leak|drip|weep|wet|lost|gone|low|missing)',
             'reservoir[^.]*(?:empty|dry)', '(?:leak|drip|weep|lost|loses|losing)[^.]*(?:fluid|slave|master)', 'lever[^.]*sinks',
@@ -154,7 +154,7 @@ final readonly class OwnWords
             'accelerates? (?:by itself|on its own)', 'high (?:idle|tick)',
             'tick.?over[^.]*(?:high|fast|'.self::NOT.')', 'engine rac(?:es|ing)(?![^.]*(?:turn|steer|bars?))',
             'revs? (?:by itself|on its own)', 'idles? (?:is |too )*(?:high|fast)',
-            'not fall', self::NOT.' rev down', 'stays turned', 'ran away', 'runs away',
+            'not fall', self::NOT.' rev down', 'stays turned',
             self::NOT.' (?:go off|turn back|lift)', 'seconds to (?:calm|settle|drop|come)', 'speeds? up (?:by itself|alone|on its own)',
             '(?:rolls?|goes|runs?) on\b(?! (?:the|a|its|one|petrol|test)\b)', 'still (?:at|on) (?:full|high)',
         ],
@@ -290,7 +290,7 @@ final readonly class OwnWords
 
         return array_values(array_filter(
             $symptoms,
-            static fn (Symptom $one): bool => str_contains($said, PlainWords::of($one->words()))
+            static fn (Symptom $one): bool => str_contains($said, mb_strtolower($one->words()))
                 || preg_match('/\b(?:'.implode('|', self::SAID[$one->value]).')/u', $plain) === 1,
         ));
     }
