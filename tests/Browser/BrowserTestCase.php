@@ -366,6 +366,21 @@ abstract class BrowserTestCase extends TestCase
         }
     }
 
+    /** In the open menu of whoever is signed in: how they read lengths. */
+    protected function lengthsIn(string $style): static
+    {
+        $this->browser->executeScript(
+            'const list = document.querySelector("#person-lengths"); list.value = arguments[0]; list.dispatchEvent(new Event("change", { bubbles: true }))',
+            [$style],
+        );
+
+        return $this->waitFor(
+            'return document.querySelector("#person-lengths")?.value === given[0] || document.querySelector("[role=dialog]") === null',
+            'the units did not change',
+            [$style],
+        );
+    }
+
     protected function clickText(string $text): static
     {
         $xpath = "//*[self::button or self::a][not(@disabled)][contains(normalize-space(.), \"{$text}\") or contains(@aria-label, \"{$text}\")]";

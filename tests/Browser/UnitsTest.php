@@ -23,15 +23,8 @@ final class UnitsTest extends BrowserTestCase
             ->click('button[aria-haspopup=dialog]')
             ->await('#person-lengths')
             ->accessible('how lengths are read');
-        $this->browser->executeScript(
-            'const list = document.querySelector("#person-lengths"); list.value = arguments[0]; list.dispatchEvent(new Event("change", { bubbles: true }))',
-            [self::STYLE],
-        );
 
-        return $this->until(
-            'return document.querySelector("#person-lengths")?.value === "in32" || document.querySelector("[role=dialog]") === null',
-            'the units did not change',
-        );
+        return $this->lengthsIn(self::STYLE);
     }
 
     public function test_every_screen_speaks_inches(): void
