@@ -14,9 +14,6 @@ final readonly class SearchTerms
 {
     private const MOST = 6;
 
-    /** A tag and a plate as people type them, without dashes and spaces. */
-    private const BARE = "replace(replace(concat_ws('', tag, plate), '-', ''), ' ', '')";
-
     /**
      * Machines that have every word in what is said of them, or in their tag and plate without dashes.
      *
@@ -29,7 +26,7 @@ final readonly class SearchTerms
             $machines->where(static fn (Builder $any) => $any
                 ->where('words', 'like', self::pattern($word))
                 ->when($bare !== '', static fn (Builder $or) => $or->orWhereRaw(
-                    self::BARE.' like ?',
+                    self::bareOf("concat_ws('', tag, plate)").' like ?',
                     [self::pattern($bare)],
                 )));
         }
@@ -44,7 +41,7 @@ final readonly class SearchTerms
     public static function bestFirst(Builder $machines, string $find): Builder
     {
         return $machines->orderByRaw(
-            "tag = ? desc, replace(replace(tag, '-', ''), ' ', '') = ? desc, tag",
+            'tag = ? desc, '.self::bareOf('tag').' = ? desc, tag',
             [$find, self::bare($find)],
         );
     }
@@ -66,6 +63,12 @@ final readonly class SearchTerms
     private static function pattern(string $word): string
     {
         return '%'.addcslashes($word, '%_\\').'%';
+    }
+
+    /** A column as people type it, without dashes and spaces. */
+    private static function bareOf(string $column): string
+    {
+        return "replace(replace({$column}, '-', ''), ' ', '')";
     }
 
     private static function bare(string $typed): string

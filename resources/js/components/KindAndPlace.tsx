@@ -26,9 +26,7 @@ export const KindAndPlace = ({ among, value, onPick }: Props) =>
         none={none}
         // What is asked for stands there too where nothing is of it any more.
         options={words(
-          [...new Set([...among.map((one) => one[key]), ...(value[key] === '' ? [] : [value[key]])])].sort(
-            alphabetical,
-          ),
+          [...new Set([...among.map((one) => one[key]), value[key]])].filter((one) => one !== '').sort(alphabetical),
         )}
         value={value[key]}
         onPick={(picked) => onPick({ kind: value.kind, place: value.place, [key]: picked })}

@@ -25,7 +25,5 @@ export function useInAddress<Asked extends Record<string, string>>(usual: Asked)
 }
 
 function read<Asked extends Record<string, string>>(usual: Asked, found: URLSearchParams): Asked {
-  return { ...usual, ...Object.fromEntries(Object.keys(usual).flatMap((key) => pair(key, found.get(key)))) };
+  return { ...usual, ...Object.fromEntries([...found].filter(([key]) => Object.hasOwn(usual, key))) };
 }
-
-const pair = (key: string, value: string | null) => (value === null ? [] : [[key, value]]);

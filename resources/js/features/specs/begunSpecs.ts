@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { nowWithOffset } from '../../lib/time';
+import { KeptValue } from '../../lib/store';
 import { type SpecDraft, specDraft } from './draft';
 
 const begun = z.object({
@@ -15,33 +15,6 @@ const begun = z.object({
 });
 export type BegunSpec = z.infer<typeof begun>;
 
-/** A spec that was typed and not saved, as this device keeps it; null where there is none, or none that this version reads. */
-export function begunSpec(key: string): BegunSpec | null {
-  try {
-    const read = begun.safeParse(JSON.parse(localStorage.getItem(key) ?? 'null'));
-    return read.success ? read.data : null;
-  } catch {
-    return null;
-  }
-}
-
-/** What is typed survives a reload, a slip of the finger to another screen, and a flat battery. */
-export function keepBegun(key: string, one: Omit<BegunSpec, 'at'>): void {
-  try {
-    localStorage.setItem(key, JSON.stringify({ ...one, at: nowWithOffset() }));
-  } catch {
-    // A full or forbidden store: it still stands in this page.
-  }
-}
-
-export function forgetBegun(key: string): void {
-  try {
-    localStorage.removeItem(key);
-  } catch {
-    // A forbidden store kept nothing.
-  }
-}
-
 type What = {
   person: string;
   /** Figures stand as they were typed: in other units they would be other figures. */
@@ -51,7 +24,16 @@ type What = {
   what: string;
 };
 
-export const begunKey = ({ person, units, how, what }: What) =>
-  ['vivid-pull.spec', person, Object.values(units).join(' '), how, what].join('/');
+/**
+ * A spec that was typed and not saved, as this device keeps it: it survives a reload, a slip of the finger to another
+ * screen, and a flat battery. Null where there is none, or none that this version reads.
+ */
+export const begunSpec = ({ person, units, how, what }: What) =>
+  new KeptValue<BegunSpec | null>(
+    ['vivid-pull.spec', person, Object.values(units).join(' '), how, what].join('/'),
+    null,
+    (value) => z.nullable(begun).parse(value),
+    true,
+  );
 
 export const isSame = (one: SpecDraft, other: SpecDraft) => JSON.stringify(one) === JSON.stringify(other);

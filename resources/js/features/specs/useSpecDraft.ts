@@ -2,7 +2,8 @@ import { useEffect, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { SpecWhole } from '../../api/specs';
 import { useSignedIn } from '../../lib/signedIn';
-import { type BegunSpec, begunKey, begunSpec, forgetBegun, isSame, keepBegun } from './begunSpecs';
+import { nowWithOffset } from '../../lib/time';
+import { type BegunSpec, begunSpec, isSame } from './begunSpecs';
 import type { SpecDraft } from './draft';
 import type { Picked } from './form/PageBeside';
 
@@ -21,9 +22,9 @@ export function useSpecDraft({ start, asked, version, how }: Beginning) {
   const { id, units } = useSignedIn();
   const [found] = useSearchParams();
   const what = version === null ? start.model : `${version.id}?${found}`;
-  const [key] = useState(() => begunKey({ person: id, units, how, what }));
+  const [kept] = useState(() => begunSpec({ person: id, units, how, what }));
   const [first] = useState(start);
-  const [before, setBefore] = useState(() => begunSpec(key));
+  const [before, setBefore] = useState(kept.get);
   const [putAway, setPutAway] = useState<Stands | null>(null);
   const [draft, setDraft] = useState(before?.draft ?? start);
   const [hangs, setHangs] = useState(before?.hangs ?? asked);
@@ -34,9 +35,9 @@ export function useSpecDraft({ start, asked, version, how }: Beginning) {
   const pictured = picture !== null;
   useEffect(() => {
     if (over.current) return;
-    if (isSame(draft, first) && hangs === asked) forgetBegun(key);
-    else keepBegun(key, { draft, hangs, copiedFrom, pictured, basis: basis ?? null });
-  }, [draft, hangs, copiedFrom, pictured, key, first, asked, basis]);
+    const isUntouched = isSame(draft, first) && hangs === asked;
+    kept.set(isUntouched ? null : { draft, hangs, copiedFrom, pictured, basis: basis ?? null, at: nowWithOffset() });
+  }, [draft, hangs, copiedFrom, pictured, kept, first, asked, basis]);
   const stand = (one: Stands) => {
     setDraft(one.draft);
     setHangs(one.hangs);
@@ -68,7 +69,7 @@ export function useSpecDraft({ start, asked, version, how }: Beginning) {
     /** It is saved, or not wanted. */
     forget: () => {
       over.current = true;
-      forgetBegun(key);
+      kept.set(null);
     },
   };
 }
