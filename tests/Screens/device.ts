@@ -38,10 +38,20 @@ IDBObjectStore.prototype.add = function (this: IDBObjectStore, ...row: Parameter
   return add.apply(this, row);
 };
 
+/** Whether the page is closed before a row is forgotten: its transaction is undone. */
+export const closing = { early: false };
+const forget = IDBObjectStore.prototype.delete;
+IDBObjectStore.prototype.delete = function (this: IDBObjectStore, ...row: Parameters<typeof forget>) {
+  const asked = forget.apply(this, row);
+  if (closing.early) this.transaction.abort();
+  return asked;
+};
+
 /** A device that nothing was ever kept on. Pages that are not secure know no turns. */
 export function freshDevice(secure: boolean): void {
   hearers = [];
   storage.full = false;
+  closing.early = false;
   const set = (name: string, value: unknown) => Object.defineProperty(globalThis, name, { value, configurable: true });
   set('indexedDB', new IDBFactory());
   set('BroadcastChannel', Channel);

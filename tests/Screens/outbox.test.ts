@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { Problem, Unreachable } from '../../resources/js/api/client';
 import type { Job } from '../../resources/js/api/jobs';
-import { freshDevice, settle, storage } from './device';
+import { closing, freshDevice, settle, storage } from './device';
 
 /*
  * Random histories of two tabs on one device, offline and not, held against what was typed: nothing lost, nothing twice, in order, under the
@@ -276,7 +276,7 @@ test('an entry waits until what was made of it is shown, and not a moment longer
   expect(outbox.status()).toBe('calm');
 });
 
-test('what is dropped is gone in the same turn, and what waited behind it goes out', async () => {
+test('what is dropped is shown until the device has forgotten it, and what waited behind it goes out', async () => {
   freshDevice(true);
   const { Outbox } = await import('../../resources/js/lib/outbox');
   const logged: unknown[] = [];
@@ -293,7 +293,35 @@ test('what is dropped is gone in the same turn, and what waited behind it goes o
   expect(outbox.entries.get().map((one) => one.state)).toEqual(['refused', 'waiting']);
   expect(logged).toEqual([]);
   outbox.drop(bad?.id ?? '');
-  expect(outbox.entries.get().map((one) => one.state)).toEqual(['waiting']);
+  expect(outbox.entries.get().map((one) => one.state)).toEqual(['refused', 'waiting']);
+  await settle();
+  expect(logged).toEqual(['17.5']);
+  expect(outbox.entries.get()).toEqual([]);
+});
+
+test('what is taken out is sent no more, and what a device could not forget is still seen', async () => {
+  freshDevice(true);
+  const { Outbox } = await import('../../resources/js/lib/outbox');
+  const logged: unknown[] = [];
+  let online = false;
+  const outbox = new Outbox((async (place: string, wire: { line?: string }) => {
+    if (!online) throw new Unreachable();
+    logged.push(wire.line);
+    return { id: place };
+  }) as never);
+  outbox.attend('ines', { answered: () => {}, signedOut: () => {}, another: () => {} });
+  await settle();
+  outbox.put('job-1', 'head', { line: '17.5', shown: {} });
+  const wrong = outbox.put('job-1', 'head', { line: '71.5', shown: {} });
+  await settle();
+  closing.early = true;
+  outbox.drop(wrong?.id ?? '');
+  await settle();
+  expect(outbox.entries.get().map((one) => one.id)).toContain(wrong?.id);
+  closing.early = false;
+  outbox.drop(wrong?.id ?? '');
+  online = true;
+  outbox.hurry();
   await settle();
   expect(logged).toEqual(['17.5']);
   expect(outbox.entries.get()).toEqual([]);

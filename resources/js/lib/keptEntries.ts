@@ -39,6 +39,7 @@ export class KeptEntries {
   private list: readonly KeptEntry[] = [];
   private readonly homeless = new Set<string>();
   private readonly struck = new Set<string>();
+  private readonly leaving = new Set<string>();
   private readonly instead = new Map<string, string>();
   private writing: Promise<void> = Promise.resolve();
   private readonly watchers = new Set<() => void>();
@@ -111,13 +112,22 @@ export class KeptEntries {
     }
   }
 
-  /** Shown no more from the same turn on, though the device has yet to forget it. */
+  /** What the server has: shown no more from the same turn on, though the device has yet to forget it. Sent again, it counts once. */
   async remove(id: string): Promise<void> {
     this.struck.add(id);
     this.tell();
     await this.change(id, null);
     if (!this.rows.some((one) => one.id === id)) this.struck.delete(id);
   }
+
+  /** What its person takes out: never sent from now on, and shown until the device has forgotten it, since a page loaded anew would send it. */
+  async drop(id: string): Promise<void> {
+    this.leaving.add(id);
+    await this.change(id, null);
+    this.leaving.delete(id);
+  }
+
+  isLeaving = (id: string): boolean => this.leaving.has(id);
 
   async refuse(id: string, sentence: string): Promise<void> {
     await this.change(id, { state: 'refused', sentence });
@@ -127,8 +137,10 @@ export class KeptEntries {
   private async write(entry: KeptEntry, instead?: string): Promise<void> {
     const work = (await this.shelf).transaction('entries', 'readwrite', { durability: 'strict' });
     const place = instead === undefined ? undefined : await work.store.index('id').getKey(instead);
-    await (place === undefined ? work.store.add({ ...entry }) : work.store.put({ ...entry, order: place }));
-    await work.done;
+    await Promise.all([
+      place === undefined ? work.store.add({ ...entry }) : work.store.put({ ...entry, order: place }),
+      work.done,
+    ]);
   }
 
   private async change(id: string, change: Partial<KeptEntry> | null): Promise<void> {
@@ -140,8 +152,10 @@ export class KeptEntries {
       const work = (await this.shelf).transaction('entries', 'readwrite', { durability: 'strict' });
       const row = await work.store.index('id').get(id);
       if (row?.order !== undefined)
-        await (change === null ? work.store.delete(row.order) : work.store.put({ ...row, ...change }));
-      await work.done;
+        await Promise.all([
+          change === null ? work.store.delete(row.order) : work.store.put({ ...row, ...change }),
+          work.done,
+        ]);
     } catch {
       // No storage here: it was in this page alone.
     }

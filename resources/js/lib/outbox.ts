@@ -88,7 +88,7 @@ export class Outbox {
 
   drop(id: string): void {
     if (this.fixing?.id === id) this.fixing = null;
-    void this.entries.remove(id).then(() => this.run());
+    void this.entries.drop(id).then(() => this.run());
   }
 
   /** What is logged next in its job takes the place of this refused one. */
@@ -125,7 +125,10 @@ export class Outbox {
 
   private async next(): Promise<KeptEntry | undefined> {
     const mine = (await this.entries.reload()).filter((entry) => entry.by === this.person);
-    return mine.find((entry, place) => entry.state === 'waiting' && !isHeld(mine.slice(0, place), entry));
+    return mine.find(
+      (entry, place) =>
+        entry.state === 'waiting' && !this.entries.isLeaving(entry.id) && !isHeld(mine.slice(0, place), entry),
+    );
   }
 
   private async run(): Promise<void> {
