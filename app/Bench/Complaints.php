@@ -430,7 +430,13 @@ final readonly class Complaints
             $knowledge->checks['story'] ?? null,
             ControlStory::told($complaint->control, $past),
         );
-        $evidence = CareEvidence::into($evidence, $knowledge, $past->cableDays(), $past->oiledDays());
+        $evidence = CareEvidence::into(
+            $evidence,
+            $knowledge,
+            $past->cableDays(),
+            $past->oiledDays(),
+            EngineOil::days($complaint->control->machine_id, $knowledge),
+        );
         foreach (self::latest($complaint) as $about => $one) {
             $kind = AnswerKind::from($one->kind);
             $evidence = match ($kind) {

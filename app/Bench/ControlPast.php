@@ -164,6 +164,12 @@ final readonly class ControlPast
         return $this->daysSince(static fn (SignedRecord $record): bool => $record->hasPutRight(Cure::Oiled));
     }
 
+    /** Days since the engine oil was changed in a job of it; null where it never was. */
+    public function engineOilDays(): ?int
+    {
+        return $this->daysSince(static fn (SignedRecord $record): bool => $record->hasPutRight(Cure::EngineOil));
+    }
+
     /** @param  callable(SignedRecord): bool  $is */
     private function daysSince(callable $is): ?int
     {

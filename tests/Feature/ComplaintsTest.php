@@ -206,6 +206,34 @@ final class ComplaintsTest extends TestCase
         self::assertSame(['cable_age' => 'right', 'oiled' => 'right'], $known()[0]);
     }
 
+    public function test_when_the_engine_oil_was_changed_is_known_from_jobs_and_searches(): void
+    {
+        $aged = function (): ?string {
+            $state = $this->signIn('ines')->complain(['slips' => 'yes']);
+            $this->postJson("/api/complaints/{$state['id']}/closed", ['cause' => 'worn_plates'])->assertOk();
+
+            return array_column($state['diagnosis']['checks'], 'answer', 'key')['oil_age'];
+        };
+        self::assertNull($aged(), 'nothing is on file');
+        $this->closedWith('put_right', ['cure' => 'engine_oil'])->travel(20)->days();
+        self::assertSame('right', $aged());
+        $this->travel(3)->years();
+        self::assertSame('old', $aged());
+        $id = $this->signIn('ines')->complain(['slips' => 'yes'])['id'];
+        $this->answer($id, 'tried', 'wrong_oil')->assertOk();
+        $this->postJson("/api/complaints/{$id}/closed", ['cause' => 'worn_plates'])->assertOk();
+        self::assertSame('right', $aged(), 'it was changed, and that did not help');
+        $this->travel(3)->years();
+        $id = $this->signIn('ines')->complain(['slips' => 'yes'])['id'];
+        $this->answer($id, 'tried', 'wrong_oil')->assertOk();
+        $this->answer($id, 'back', 'wrong_oil')->assertOk();
+        $this->postJson("/api/complaints/{$id}/closed", ['cause' => 'worn_plates'])->assertOk();
+        self::assertSame('old', $aged(), 'that was taken back');
+        $id = $this->signIn('ines')->complain(['slips' => 'yes'])['id'];
+        $this->postJson("/api/complaints/{$id}/closed", ['cause' => 'wrong_oil'])->assertOk();
+        self::assertSame('right', $aged(), 'it was what felt wrong');
+    }
+
     /** @param  array<string, mixed>  $body */
     private function closedWith(string $kind, array $body): self
     {

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace VividPull\Core\Diagnosis;
 
 /**
- * What is on file of a cable's care: how long it has been on, and when it was oiled last. Where nothing is on file
- * nothing is said.
+ * What is on file of a cable's care, and of the oil its clutch runs in: how long the cable has been on, when it was
+ * oiled last, and when the engine oil was changed. Where nothing is on file nothing is said.
  */
 final readonly class CareEvidence
 {
@@ -21,14 +21,25 @@ final readonly class CareEvidence
 
     private const DRY = 2 * 365;
 
+    /** Days within which engine oil was changed lately, and from which it is old (ours: it is changed once a year). */
+    private const FRESH = 365;
+
+    private const STALE = 2 * 365;
+
     private function __construct() {}
 
     /**
      * @param  int|null  $fitted  days since its cable was fitted; null where that is not on file
      * @param  int|null  $oiled  days since it was oiled
+     * @param  int|null  $engineOil  days since the engine oil was changed
      */
-    public static function into(Evidence $evidence, Knowledge $knowledge, ?int $fitted, ?int $oiled): Evidence
-    {
+    public static function into(
+        Evidence $evidence,
+        Knowledge $knowledge,
+        ?int $fitted,
+        ?int $oiled,
+        ?int $engineOil = null,
+    ): Evidence {
         $age = match (true) {
             $fitted === null => null,
             $fitted <= self::NEW => 'new',
@@ -43,7 +54,14 @@ final readonly class CareEvidence
             $oil >= self::DRY => 'long_ago',
             default => null,
         };
-        foreach (array_filter([Check::CABLE_AGE => $age, Check::OILED => $dry]) as $question => $answer) {
+        $stale = match (true) {
+            $engineOil === null => null,
+            $engineOil <= self::FRESH => Check::RIGHT,
+            $engineOil >= self::STALE => 'old',
+            default => null,
+        };
+        $known = array_filter([Check::CABLE_AGE => $age, Check::OILED => $dry, Check::OIL_AGE => $stale]);
+        foreach ($known as $question => $answer) {
             $evidence = isset($knowledge->checks[$question]) ? $evidence->answered($question, $answer) : $evidence;
         }
 

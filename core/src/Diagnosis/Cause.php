@@ -13,6 +13,9 @@ final readonly class Cause
     /** What nobody wrote down. */
     public const OTHER = 'other';
 
+    /** What a clutch that runs in engine oil slips by. */
+    public const WRONG_OIL = 'wrong_oil';
+
     /**
      * @param  array<string, Link>  $links  by what is seen: a symptom, or `check:answer`
      */

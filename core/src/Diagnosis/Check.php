@@ -65,6 +65,8 @@ final readonly class Check
 
     public const OILED = 'oiled';
 
+    public const OIL_AGE = 'oil_age';
+
     /** How long its cable has been on it: told by what is on file, and asked of nobody. */
     public static function cableAge(): self
     {
@@ -95,15 +97,30 @@ final readonly class Check
         );
     }
 
+    /** How long its engine oil has been in: told by what is on file, and asked of nobody. */
+    public static function oilAge(): self
+    {
+        return new self(
+            self::OIL_AGE,
+            'Age of the engine oil',
+            'From the jobs and searches of its machine.',
+            'Changed lately',
+            ['old' => 'Not changed for years'],
+            0.0,
+            Effort::none(),
+            isOnFile: true,
+        );
+    }
+
     /**
-     * The chance that a thing is seen though none of the causes brings it about: many a cable is old, or new, and
-     * nothing comes of it (ours).
+     * The chance that a thing is seen though none of the causes brings it about: many a cable or its oil is
+     * old, or new, and nothing comes of it (ours).
      */
     public function leak(): float
     {
         return match ($this->key) {
             self::CABLE_AGE => 0.2,
-            self::OILED => 0.4,
+            self::OILED, self::OIL_AGE => 0.4,
             default => Model::LEAK,
         };
     }

@@ -7,6 +7,7 @@ namespace VividPull\Core\Family;
 use VividPull\Core\Cable\HandKind;
 use VividPull\Core\Cable\Part;
 use VividPull\Core\Cable\Run;
+use VividPull\Core\Procedure\Cure;
 use VividPull\Core\Procedure\Gate;
 use VividPull\Core\Procedure\GateKey;
 use VividPull\Core\Procedure\Inspection;
@@ -86,13 +87,13 @@ final readonly class AutomaticClutch extends CommonFamily
                 ->suspecting(
                     Suspect::of('an idle set too high'),
                     Suspect::toReplace('a weak or broken shoe spring', Part::Spring),
-                    Suspect::of('the wrong oil'),
+                    Suspect::of('the wrong oil', Cure::EngineOil),
                 ),
             Proof::choice('takes_hold', 'As the engine is raised: how does it take hold?', [
                 'smoothly' => 'Smoothly, well above idle', 'late' => 'Late, or with a lot of slip',
                 'snatch' => 'With a snatch',
             ], ['smoothly'], 'Test ride only by a licensed rider in gear, away from traffic.')->foundToo()->running()->suspecting(
-                Suspect::of('the wrong or old oil'),
+                Suspect::of('the wrong or old oil', Cure::EngineOil),
                 Suspect::toReplace('worn or glazed shoes', Part::Plates),
                 Suspect::toReplace('a weak or broken shoe spring', Part::Spring),
             ),
@@ -107,6 +108,11 @@ final readonly class AutomaticClutch extends CommonFamily
     public function notSettable(): string
     {
         return 'An automatic clutch has no cable play, and a tight lever is normal. If it slips or creeps, look at idle speed, oil, shoes and their springs, by the machine\'s manual.';
+    }
+
+    public function cures(): array
+    {
+        return [Cure::EngineOil, ...parent::cures()];
     }
 
     public function refit(): array

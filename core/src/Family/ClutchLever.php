@@ -168,7 +168,7 @@ final readonly class ClutchLever extends CommonFamily
                 ->noWants(Bearing::LessSlack)
                 ->suspecting(
                     Suspect::of('the arm on the wrong spline'),
-                    Suspect::of('the wrong oil, or oil too thick in the cold'),
+                    Suspect::of('the wrong oil, or oil too thick in the cold', Cure::EngineOil),
                     Suspect::toReplace('warped or notched plates', Part::Plates),
                 ),
             Proof::choice('no_slip', 'Lever out, in a high gear against the brake, or under load: does it hold?', [
@@ -176,7 +176,7 @@ final readonly class ClutchLever extends CommonFamily
                 'slips' => 'It slips: the engine speeds up, the wheel does not',
             ], ['holds'], self::RUNNING
                 .' Once and briefly: a clutch that slips gets hot. Or as the book has it.')->running()->erring(['slips' => Bearing::Taut])->suspecting(
-                    Suspect::of('the wrong or old oil'),
+                    Suspect::of('the wrong or old oil', Cure::EngineOil),
                     Suspect::toReplace('worn or burnt plates', Part::Plates),
                     Suspect::of('weak clutch springs'),
                 ),
@@ -214,7 +214,7 @@ final readonly class ClutchLever extends CommonFamily
 
     public function cures(): array
     {
-        return [Cure::Perch, ...parent::cures()];
+        return [Cure::Perch, Cure::EngineOil, ...parent::cures()];
     }
 
     /** @return list<string> */

@@ -115,7 +115,7 @@ final readonly class HydraulicClutch extends CommonFamily
 
     public function cures(): array
     {
-        return [Cure::Oiled, Cure::Other];
+        return [Cure::Oiled, Cure::EngineOil, Cure::Other];
     }
 
     public function notSettable(): string

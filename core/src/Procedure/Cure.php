@@ -20,6 +20,7 @@ enum Cure: string
     case Clips = 'clips';
     case Perch = 'perch';
     case Freed = 'freed';
+    case EngineOil = 'engine_oil';
     case Other = 'other';
 
     public function label(): string
@@ -35,6 +36,7 @@ enum Cure: string
             self::Clips => 'Cable clipped anew',
             self::Perch => 'Perch turned',
             self::Freed => 'Seized adjuster freed',
+            self::EngineOil => 'Engine oil changed',
             self::Other => 'Something else put right',
         };
     }

@@ -7,6 +7,7 @@ namespace VividPull\Core\Tests\Diagnosis;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use VividPull\Core\Diagnosis\CareEvidence;
+use VividPull\Core\Diagnosis\Cause;
 use VividPull\Core\Diagnosis\Causes;
 use VividPull\Core\Diagnosis\Check;
 use VividPull\Core\Diagnosis\Diagnosis;
@@ -44,6 +45,48 @@ final class CareEvidenceTest extends TestCase
     public function test_a_control_without_a_cable_says_nothing_of_one(): void
     {
         self::assertSame([], CareEvidence::into(Evidence::none(), Causes::of(FamilyKey::HydraulicClutch), 7, 7)->seen);
+    }
+
+    /** @return iterable<string, array{int|null, string|null}> days since the engine oil was changed; what is said */
+    public static function oils(): iterable
+    {
+        yield 'nothing on file' => [null, null];
+        yield 'today' => [0, Check::RIGHT];
+        yield 'a year ago' => [self::YEAR, Check::RIGHT];
+        yield 'a year and a half ago' => [548, null];
+        yield 'two years ago' => [2 * self::YEAR, 'old'];
+    }
+
+    #[DataProvider('oils')]
+    public function test_the_age_of_engine_oil_speaks_a_little_where_a_clutch_runs_in_it(?int $days, ?string $says): void
+    {
+        $said = Evidence::none()->answered('slips', Evidence::YES);
+        foreach ([FamilyKey::ClutchLever, FamilyKey::HydraulicClutch, FamilyKey::AutomaticClutch] as $family) {
+            $knowledge = Causes::of($family);
+            $aged = CareEvidence::into($said, $knowledge, null, null, $days);
+            self::assertSame($says, $aged->answer(Check::OIL_AGE));
+            $of = static fn (Evidence $evidence): float => array_column(
+                array_map(
+                    static fn ($one): array => [$one->cause->key, $one->chance],
+                    Diagnosis::of($knowledge, Weights::ofTheTrade(), $evidence)->causes,
+                ),
+                1,
+                0,
+            )[Cause::WRONG_OIL];
+            match ($says) {
+                null => self::assertSame($of($said), $of($aged)),
+                'old' => self::assertGreaterThan(1.05 * $of($said), $of($aged), $family->value),
+                default => self::assertLessThan($of($said), $of($aged), $family->value),
+            };
+            self::assertLessThan(2.0 * $of($said), $of($aged), 'the wrong kind is as bad when it is new');
+            self::assertGreaterThan(0.5 * $of($said), $of($aged), 'the wrong kind is as bad when it is new');
+            self::assertNotSame(Check::OIL_AGE, Diagnosis::of($knowledge, Weights::ofTheTrade(), $aged)->next->key);
+        }
+        self::assertSame(
+            $said->seen,
+            CareEvidence::into($said, Causes::of(FamilyKey::TwistGrip), null, null, $days)->seen,
+            'a throttle runs in none',
+        );
     }
 
     /**

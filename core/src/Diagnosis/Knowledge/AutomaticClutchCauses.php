@@ -35,6 +35,7 @@ final readonly class AutomaticClutchCauses implements KnownFamily
             Shared::conduit()->onlyHere(),
             Check::of('idle', 'Idle speed', 'Read it warm, in neutral.', 'As the book says', ['high' => 'Too high', 'low' => 'Too low'], 2.0)->running('Outdoors: carbon monoxide kills. In neutral, brake set, nobody in front.'),
             Check::of('oil', 'Oil', 'The right kind, and fresh?', 'The right kind, and fresh', ['wrong' => 'Another kind, or old'], 3.0),
+            Check::oilAge(),
             Check::of('lever', 'Lever', 'Is a tight lever normal on this machine?', 'It is tight, as it should be', ['slack' => 'It is slack, or binds'], 0.5)->first(),
             Check::of('shoes', 'Shoes and drum', 'Cover off: measure the lining, look at the drum.', 'Thick enough, smooth', ['worn' => 'Worn or glazed'], 8.0)->under('clutch cover', 25.0)->using('caliper'),
             Check::of('springs', 'Springs of the shoes', 'All whole, and alike?', 'Whole and alike', ['weak' => 'One weak or broken'], 4.0)->under('clutch cover', 25.0),
@@ -66,13 +67,14 @@ final readonly class AutomaticClutchCauses implements KnownFamily
     {
         return [
             Cause::of(
-                'wrong_oil',
+                Cause::WRONG_OIL,
                 'The wrong oil, or old oil',
                 Commonness::Occasional,
                 'Change it for the kind the book names.',
                 25,
             )->imitates()
                 ->shows('oil:wrong', Grade::Always, 'the can or the record tells')
+                ->shows('oil_age:old', Grade::Sometimes, 'oil goes off over years')
                 ->brings(Symptom::Slips, Grade::Usually, 'it lets the shoes slide')
                 ->brings(Symptom::CreepsOut, Grade::Rarely, 'thick oil drags'),
             Cause::of('worn_shoes', 'Worn or glazed shoes', Commonness::Occasional, 'Replace them.', 60)

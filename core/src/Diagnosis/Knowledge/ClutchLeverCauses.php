@@ -49,6 +49,7 @@ final readonly class ClutchLeverCauses implements KnownFamily
             Check::of('perch', 'Perch and barrel', 'Take hold of the barrel and wiggle it; look at its thread and slot.', 'Firm', ['loose' => 'Wobbles, stripped or cracked'], 0.5)->as('inspection:perch'),
             Check::of('arm', 'Release arm and bracket', 'Look along the bracket while somebody draws the lever.', 'Straight, spring whole', ['bent' => 'Bracket bent or gives', 'weak_spring' => 'Return spring weak, broken or unhooked'], 1.0)->as('inspection:arm'),
             Check::of('oil', 'Engine oil', 'What was filled in, and when: the right kind for a wet clutch, and fresh?', 'The right kind, and fresh', ['wrong' => 'Another kind, or old'], 3.0),
+            Check::oilAge(),
             Shared::conduit(),
             Shared::drag(5.0),
             Check::of('arm_mark', 'Mark on the release arm', 'Turn the shaft by hand until its slop is gone, then see where the mark stands.', 'At the case mark, or the tooth just before', ['off' => 'A tooth or more off'], 6.0)
@@ -163,8 +164,9 @@ final readonly class ClutchLeverCauses implements KnownFamily
     private static function ofThePack(): array
     {
         return [
-            Cause::of('wrong_oil', 'The wrong oil, or old oil', Commonness::Occasional, 'Change it for the kind the book names.', 25)->imitates()
+            Cause::of(Cause::WRONG_OIL, 'The wrong oil, or old oil', Commonness::Occasional, 'Change it for the kind the book names.', 25)->imitates()
                 ->shows('oil:wrong', Grade::Always, 'the can or the record tells')
+                ->shows('oil_age:old', Grade::Sometimes, 'oil goes off over years')
                 ->brings(Symptom::Slips, Grade::Usually, 'its additives let a wet clutch slip')
                 ->brings(Symptom::HardToShift, Grade::Rarely, 'thick oil drags the plates'),
             Cause::of('worn_plates', 'Worn or burnt plates', Commonness::Occasional, 'Replace the plates, soaked a day or two in oil.', 70)

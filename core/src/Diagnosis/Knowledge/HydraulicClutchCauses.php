@@ -35,6 +35,7 @@ final readonly class HydraulicClutchCauses implements KnownFamily
             Check::of('hold', 'Lever held', 'Hold it for a minute: does it sink to the bar?', 'It stays', ['sinks' => 'It sinks'], 1.0)->stoppingOn('sinks'),
             Check::of('lever', 'Lever and its pivot', 'Does it move freely, with its free travel before the piston?', 'Freely', ['binds' => 'It binds, or no free travel'], 1.0),
             Check::of('oil', 'Engine oil', 'The right kind for a wet clutch, and fresh?', 'The right kind, and fresh', ['wrong' => 'Another kind, or old'], 3.0),
+            Check::oilAge(),
             Check::of('plates', 'Plates', 'Measure them.', 'Thick enough, flat', ['worn' => 'Under their limit, warped or blue'], 14.0)->under('clutch cover', 25.0)->using('caliper, glass plate'),
         ];
     }
@@ -82,8 +83,9 @@ final readonly class HydraulicClutchCauses implements KnownFamily
                 ->brings(Symptom::Heavy, Grade::Usually, 'it rubs')
                 ->brings(Symptom::NoSpringBack, Grade::Usually, 'it holds the piston in')
                 ->brings(Symptom::Slips, Grade::Usually, 'it holds the piston in'),
-            Cause::of('wrong_oil', 'The wrong oil, or old oil', Commonness::Occasional, 'Change it for the kind the book names.', 25)->imitates()
+            Cause::of(Cause::WRONG_OIL, 'The wrong oil, or old oil', Commonness::Occasional, 'Change it for the kind the book names.', 25)->imitates()
                 ->shows('oil:wrong', Grade::Always, 'the can or the record tells')
+                ->shows('oil_age:old', Grade::Sometimes, 'oil goes off over years')
                 ->brings(Symptom::Slips, Grade::Usually, 'its additives let a wet clutch slip'),
             Cause::of('worn_plates', 'Worn or burnt plates', Commonness::Occasional, 'Replace the plates, soaked a day or two in oil.', 70)
                 ->shows('plates:worn', Grade::Always, 'they measure so')
