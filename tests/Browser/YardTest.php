@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\Interactions\WebDriverActions;
 
 /** The yard at a glance: what must not run is seen, sifted for and found. */
@@ -123,6 +124,25 @@ final class YardTest extends BrowserTestCase
         $this->tappedBeside()->element('[data-state=open] [name=tag]')->sendKeys('8');
         self::assertSame('ZZ-998', $this->element('[role=dialog] [name=tag]')->getAttribute('value'));
         $this->click('[data-cancel]')->gone('[role=dialog]');
+    }
+
+    public function test_the_back_key_of_a_phone_closes_what_lies_on_top(): void
+    {
+        $this->isSpoilt = true;
+        $this->window(390, 844);
+        (new ChromeDevToolsDriver($this->browser))
+            ->execute('Emulation.setTouchEmulationEnabled', ['enabled' => true, 'maxTouchPoints' => 1]);
+        $this->as('oda')->visit('/machines');
+        // No driver presses a phone's back key: what the browser would close is asked to close, as that key does.
+        $this->browser->executeScript(<<<'JS'
+            const made = window.CloseWatcher;
+            window.CloseWatcher = class extends made { constructor() { super(); window.onTop = this; } };
+            JS);
+        $this->click('[data-add-machine]')->await('[name=tag]');
+        $this->browser->executeScript('window.onTop.requestClose()');
+        $this->gone('[role=dialog]')->see('Machines');
+        self::assertStringEndsWith('/machines', $this->browser->getCurrentURL());
+        $this->click('[data-add-machine]')->await('[name=tag]')->click('[data-cancel]')->gone('[role=dialog]');
     }
 
     private function tappedBeside(): static

@@ -1,5 +1,6 @@
 import { Dialog, Portal } from '@chakra-ui/react';
 import { type KeyboardEvent, type ReactNode, useEffect, useRef } from 'react';
+import { useBackKey } from '../lib/useBackKey';
 import { Button } from './Buttons';
 
 type ModalProps = {
@@ -44,6 +45,7 @@ export const Modal = ({
   useEffect(() => {
     if (open) touched.current = false;
   }, [open]);
+  useBackKey(open && !must, onClose);
   const touch = () => {
     touched.current = !atOnce;
   };
