@@ -60,7 +60,7 @@ final readonly class OwnWords
             'revs[^.]*without', 'no (?:acceleration|go)\b', 'revs? (?:go(?:es)? )?(?:up|rise|climb)', 'spins? up',
             'smells? (?:of )?burn', 'burning',
             '(?:engine|revs)[^.]*(?:but|no)[^.]*(?:faster|speed|drive|pull|accelerat)',
-            '(?:lost|loses|losing) drive', self::NOT.' (?:accelerat|pull (?:in|up|away|any))',
+            '(?:lost|loses|losing) drive', '(?:revs?|rev counter|tacho)\w*[^.]*(?:speedo|road speed)', self::NOT.' (?:accelerat|pull (?:in|up|away|any))',
             'belt[^.]*(?:squeal|smok|burn)',
         ],
         'creeps_in' => [
@@ -99,11 +99,11 @@ final readonly class OwnWords
         'soft' => [
             'soft', 'spong', 'flap', 'dead', 'nothing behind', 'no (?:feel|pressure|resistance|tension)', 'flopp',
             'mush', 'empty', 'long (?:lever )?travel', 'only (?:a|the) (?:little|return|light) spring', 'pump',
-            'too (?:light|easy)', '(?:straight|goes) to the (?:bar|grip)', 'air in', 'bubbl',
+            'too (?:light|easy)', 'lever (?:just )?(?:went|goes|is|hangs|got) (?:suddenly )?(?:loose|slack|limp)', '(?:straight|goes) to the (?:bar|grip)', 'air in', 'bubbl',
         ],
         'heavy' => [
             'gets? hard', 'awful', 'heavy(?! (?:snow|soil|ground|grass|load|clay|work))', 'stiff',
-            'hard to (?:pull(?! (?:it )?back)|draw|press|push|squeeze|turn|twist|use|work)',
+            '(?:hard|tight) to (?:pull(?! (?:it )?back)|draw|press|push|squeeze|turn|twist|use|work)', 'cramps?',
             'can (?:hardly|barely) (?:pull|press|squeeze|turn|twist|move)',
             '(?:hand|wrist|thumb|finger|arm)s? (?:hurt|ache|tire)', '(?:two|both) hands',
             'lots? of (?:force|strength)', 'notchy', 'gritty', 'sand\b', 'rough', 'squeak', self::SLOW_BACK,
@@ -143,6 +143,7 @@ final readonly class OwnWords
         'stays_open' => [
             self::STUCK, self::GOES_ON, self::SLOW_BACK, 'hangs?', 'hung (?:open|up|on)',
             '(?:needs?|has) [^.]*(?:a|by) hand[^.]*(?:close|shut)', 'by hand to (?:close|shut)',
+            '(?:has|have|had|needs?) to (?:be )?(?:roll|turn|twist|push|pull|clos|shut)\w*(?: it| the \w+)?(?: shut| closed| back)?[^.]*by hand',
             '(?:stays?|remains?) (?:open|on\b|where|at (?:full|half|high|speed)|full)',
             '(?:throttle|grip|trigger|pedal|gas|accelerator) (?:\w+ )?(?:stays?|hangs?)\b(?! (?:the|as|within|in (?:adjust|place)))',
             '(?:throttle|grip|trigger|pedal|gas|accelerator)[^.]*half ?way',
@@ -165,7 +166,7 @@ final readonly class OwnWords
             '(?:(?:rev|race)s?|picks? up|speeds? up|engine speed)[^.]*(?:turn|steer|bars?|handlebar)',
             '(?:steer|turn)[^.]*(?:rev|idle|race|speeds? up)',
             'full lock[^.]*(?:rev|race)', 'surges?[^.]*(?:turn|steer)',
-            'accelerat[^.]*(?:turns?|bends?|corners?|steering)\b',
+            'accelerat[^.]*(?:turns?|bends?|corners?|steering)\b', 'revs?\b[^.]*(?:roundabout|corner|bend|hairpin)',
         ],
         'creeps_out' => [
             self::CREEP, self::MOVES.'[^.]*'.self::LET_GO, self::LET_GO.'[^.]*'.self::MOVES.'(?![^.]*by hand)',
@@ -182,7 +183,7 @@ final readonly class OwnWords
             '(?<!not )(?<!never )(?<!no longer )(?<!no )(?:mov|turn|driv|roll|spin|go)\w*[^.]*at idle', 'rolls? on',
             '(?<!cable )(?<!wire )(?<!trigger )(?<!lever )(?<!handle )(?<!brake )(?<!brakes )drags?\b',
             '(?:mov|pull|digg)\w*[^.]*(?:after|when|once) (?:i|we|you) (?:let go|release)', self::NOT.' be (?:switched|turned) off',
-            '(?:drive|auger|belt|it) (?:is|stays) always (?:in|on)\b', 'neutral[^.]*(?:drives|moves|turns)', 'in the neutral position',
+            self::NOT.' stay put', '(?:drive|auger|belt|it) (?:is|stays) always (?:in|on)\b', 'neutral[^.]*(?:drives|moves|turns)', 'in the neutral position',
             '(?:moves|drives|goes)[^.]*as soon as[^.]*(?:engine|start)',
             '(?:turns?|turning|rotat\w*|runs?|running|spins?|spinning|moves?) all the time', 'let go[^.]*still (?:bites?|grips?|drives?|turns?)',
         ],
@@ -203,7 +204,7 @@ final readonly class OwnWords
         ],
         'starts_sometimes' => [
             'start[^.]*(?:sometimes|now and then|bad|not always|every|only|third|second|fifth|tenth|most|tries)',
-            self::NOT.' (?:start|fire)', 'hard to start', 'no spark', 'many pulls',
+            self::NOT.' (?:start|fire)', 'hard to start', '(?:or|unless|else|until)[^.]*(?:cuts|goes|dies) ?(?:out|off|dead)', 'no spark', 'many pulls',
             'pull[^.]*\b(?:five|six|ten|many|several|\d+) times', 'sometimes[^.]*start', 'no start',
         ],
         'rope_hard' => [

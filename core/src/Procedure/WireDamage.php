@@ -19,7 +19,10 @@ final readonly class WireDamage
     /** Where the wire ends: a bend worn thin or opened lets go as a wire that parts does. */
     private const END = '(?:z[- ]?bend|nipple|barrel end|ball end|end fitting)[^.]*(?:worn|thin|open|broke|crack|loose|pulled|coming off|came off)';
 
-    private const SAID = self::END.'|fray|strands?\b|birdcag|snapped'.self::BACK.'|(?:cable|wire|bowden)[^.]*(?:broke|torn|part(?:ed|ing)|by a thread)';
+    /** How it is heard and felt. */
+    private const PARTED = 'twang|suddenly[^.]*(?:slack|loose|limp)|(?:went|gone|go(?:es)?) (?:slack|loose|limp)[^.]*(?:suddenly|all at once|of a sudden|with a (?:bang|ping|snap|crack))';
+
+    private const SAID = self::END.'|'.self::PARTED.'|fray|strands?\b|birdcag|snapped'.self::BACK.'|(?:cable|wire|bowden)[^.]*(?:broke|torn|part(?:ed|ing)|by a thread)';
 
     /** What is said of it where somebody's own words tell of it. */
     public const SAID_SO = 'Wire frayed or broken';
