@@ -172,7 +172,7 @@ final class SpecEntryTest extends BrowserTestCase
         $this
             ->accessible('a spec copied from another')
             ->click('[data-primary]')
-            ->see('Document: this is empty')
+            ->see('Fill this in: where the figure is printed.')
             ->click('[data-document="workshop manual"]');
         $file = sys_get_temp_dir().'/page-'.bin2hex(random_bytes(4)).'.png';
         file_put_contents($file, Picture::png());
@@ -195,7 +195,7 @@ final class SpecEntryTest extends BrowserTestCase
             ->see('“3 mm” is one figure, and no band.')
             ->typed('model', 'Hesk Fen 91')
             ->click('[data-primary]')
-            ->see('Document: this is empty');
+            ->see('Fill this in: where the figure is printed.');
         self::assertSame(['3 mm', 'Hesk Fen 91'], [$this->value('[name=printed]'), $this->value('[name=model]')]);
         // Another family keeps what was typed of the model and its book.
         $this->typed('page', '7');
@@ -205,6 +205,38 @@ final class SpecEntryTest extends BrowserTestCase
             ['3 mm', 'Hesk Fen 91', '7', ''],
             array_map(fn (string $name): string => $this->value("[name={$name}]"), ['printed', 'model', 'page', 'low']),
         );
+    }
+
+    public function test_what_is_missing_or_refused_is_marked_at_its_field_and_gone_to(): void
+    {
+        $this->window(390, 844);
+        $held = fn (): string => (string) $this->browser->executeScript('return document.activeElement.name');
+        $this->as('tomas')->visit('/specs/new')->await('[data-primary]')->click('[data-primary]')
+            ->see('Not saved.', 'Fill this in.', 'Fill this in: where the figure is printed.');
+        $this->until('return document.activeElement.name === "model"', 'the first that is missing is gone to');
+        self::assertCount(2, $this->browser->findElements(WebDriverBy::cssSelector('[aria-invalid=true]')));
+        $this->accessible('what is missing, marked');
+        $this->typed('model', 'Hesk Fen 94');
+        self::assertCount(1, $this->browser->findElements(WebDriverBy::cssSelector('[aria-invalid=true]')));
+        self::assertSame('model', $held(), 'whoever types is left alone');
+        // What the server refuses is marked too, in a part that was shut.
+        $this
+            ->typed('document', 'service book')
+            ->click('[data-part^=barrel]')
+            ->await('[data-panel=adjuster]');
+        $thread = (string) $this->element('[name$="_thread"]')->getAttribute('name');
+        $this
+            ->typed($thread, 'as thick as it is')
+            ->click('[data-part=hand]')
+            ->gone("[name={$thread}]")
+            ->click('[data-primary]')
+            ->see('“as thick as it is” is not a thread in the table.');
+        $this->until("return document.activeElement.name === '{$thread}'", 'its panel opens');
+        $this->clear("[name={$thread}]")->keys('M8 x 1.25')->click('[data-fold=conditions]');
+        $this->clear('[name=minutes]')->keys('x');
+        $this->click('[data-fold=conditions]')->gone('[name=minutes]')->click('[data-primary]')->see('A whole figure');
+        $this->until('return document.activeElement.name === "minutes"', 'what holds it opens');
+        $this->clear('[name=minutes]')->keys('20')->click('[data-primary]')->see('Hesk Fen 94', 'Where it is measured');
     }
 
     /** @return list<string> what is drawn, from the hand on */

@@ -221,7 +221,9 @@ final readonly class Node
         $case = is_string($this->value) ? $enum::tryFrom($this->value) : null;
         if ($case === null) {
             $words = implode(', ', array_map(static fn (BackedEnum $c): string => (string) $c->value, $enum::cases()));
-            throw BadFile::at($this->path, $this->quoted()." is not one of: {$words}.");
+            // A word is one with or without the marks a file has around it.
+            $said = is_string($this->value) ? Quoted::text($this->value) : $this->quoted();
+            throw BadFile::at($this->path, "{$said} is not one of: {$words}.");
         }
 
         return $case;

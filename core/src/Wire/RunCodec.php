@@ -298,9 +298,11 @@ final readonly class RunCodec
             throw BadFile::at($node->path, 'name either the “thread” or its “pitch_mm”.');
         }
 
-        return $node->making(static fn (): ThreadPitch => $node->has('thread')
-            ? ThreadPitch::fromName($node->at('thread')->string(40))
-            : ThreadPitch::entered($node->at('pitch_mm')->number(0.01, 10)));
+        $of = $node->at($node->has('thread') ? 'thread' : 'pitch_mm');
+
+        return $of->making(static fn (): ThreadPitch => $node->has('thread')
+            ? ThreadPitch::fromName($of->string(40))
+            : ThreadPitch::entered($of->number(0.01, 10)));
     }
 
     /** @param  callable(float): Steps  $steps */

@@ -107,7 +107,7 @@ final class NodeTest extends TestCase
         yield 'a word that is not on the list' => [
             '"tight"',
             static fn (Node $n): mixed => $n->enum(Policy::class),
-            '$: “"tight"” is not one of: middle, crisp, loose.',
+            '$: “tight” is not one of: middle, crisp, loose.',
         ];
         yield 'more than fit' => ['[1, 2, 3]', static fn (Node $n): array => $n->items(2), '$: '];
         yield 'an id of digits' => [

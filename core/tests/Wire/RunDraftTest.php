@@ -36,7 +36,7 @@ final class RunDraftTest extends TestCase
     public function test_what_is_there_must_be_right(): void
     {
         $this->expectException(BadFile::class);
-        $this->expectExceptionMessage('$.cables[0].adjusters[0]: “as long as my thumb”');
+        $this->expectExceptionMessage('$.cables[0].adjusters[0].thread: “as long as my thumb”');
 
         RunDraft::of(self::written(['kind' => 'barrel', 'thread' => 'as long as my thumb']));
     }

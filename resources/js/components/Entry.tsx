@@ -32,6 +32,16 @@ const modes = {
   pin: 'numeric',
 } as const;
 
+type WrongProps = { id: string; name: string | undefined; says: string | undefined };
+
+/** What is wrong with a field, under it. */
+const Wrong = ({ id, name, says }: WrongProps) =>
+  says !== undefined && (
+    <Box id={`${id}wrong`} role="alert" fontWeight="bold" marginTop="1" lineHeight="snug" data-wrong={name}>
+      {says}
+    </Box>
+  );
+
 /** One thing to fill in, with what it asks for above it. */
 export const Entry = ({
   label,
@@ -68,11 +78,7 @@ export const Entry = ({
         autoFocus={autoFocus}
         onChange={(event) => onChange(unit === undefined ? event.target.value : sizeTyped(event.target.value, unit))}
       />
-      {wrong !== undefined && (
-        <Box id={`${id}wrong`} role="alert" fontWeight="bold" marginTop="1" lineHeight="snug" data-wrong={name}>
-          {wrong}
-        </Box>
-      )}
+      <Wrong id={id} name={name} says={wrong} />
       {hint !== undefined && (
         <Box textStyle="small" marginTop="1">
           {hint}
@@ -82,21 +88,33 @@ export const Entry = ({
   );
 };
 
-type PickProps<Key extends string> = {
+export type PickProps<Key extends string> = {
   label: string;
   value: Key;
   onChange: (value: Key) => void;
   options: readonly { key: Key; label: string }[];
   name?: string;
+  /** What is wrong with what was chosen. */
+  wrong?: string | undefined;
 };
 
 /** One of several, where they are too many for buttons. */
-export const Pick = <Key extends string>({ label, value, onChange, options, name }: PickProps<Key>) => {
+export const Pick = <Key extends string>({ label, value, onChange, options, name, wrong }: PickProps<Key>) => {
   const id = useId();
   return (
     <Box minWidth="0">
       <FieldLabel htmlFor={id}>{label}</FieldLabel>
-      <Select id={id} name={name} value={value} onPick={onChange} options={options} width="100%" />
+      <Select
+        id={id}
+        name={name}
+        value={value}
+        onPick={onChange}
+        options={options}
+        width="100%"
+        aria-invalid={wrong !== undefined || undefined}
+        aria-describedby={wrong === undefined ? undefined : `${id}wrong`}
+      />
+      <Wrong id={id} name={name} says={wrong} />
     </Box>
   );
 };

@@ -9,7 +9,7 @@ export type Option<Key extends string = string> = { key: Key; label: string };
 
 type Style = Pick<
   ComponentProps<typeof Field>,
-  'id' | 'name' | 'disabled' | 'children' | 'width' | 'minWidth' | 'gridColumn'
+  'aria-invalid' | 'aria-describedby' | 'id' | 'name' | 'disabled' | 'children' | 'width' | 'minWidth' | 'gridColumn'
 >;
 
 type Props<Key extends string> = Style & {

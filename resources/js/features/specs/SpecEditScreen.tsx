@@ -1,11 +1,10 @@
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { type ReactNode, useState } from 'react';
+import type { ReactNode } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
-import { keys } from '../../api/keys';
-import { changeSpec, enterSpec, keepSketch, type SpecWhole, specQuery, startingQuery } from '../../api/specs';
+import { type SpecWhole, specQuery, startingQuery } from '../../api/specs';
 import { Button, LinkButton, Sheet } from '../../components/Buttons';
-import { NotSaved, type Typed, useSeen } from '../../components/ChangedSince';
+import { NotSaved, type Typed } from '../../components/ChangedSince';
 import { Checked } from '../../components/Checked';
 import { Frame } from '../../components/Frame';
 import { Refusal } from '../../components/Refusal';
@@ -13,19 +12,21 @@ import { Failure, Loading } from '../../components/States';
 import { Title } from '../../components/Title';
 import { useSignedIn } from '../../lib/signedIn';
 import { moment } from '../../lib/time';
-import { copied, draftOf, fromBook, inAnotherFamily, type SpecDraft, writtenOf } from './draft';
+import { copied, draftOf, fromBook, inAnotherFamily, type SpecDraft } from './draft';
 import { AsPrinted } from './form/AsPrinted';
 import { CableRun } from './form/CableRun';
 import { Folded } from './form/Folded';
 import { LikeAnother } from './form/LikeAnother';
 import { PageBeside } from './form/PageBeside';
 import { SourceFields } from './form/SourceFields';
+import { WrongFields } from './form/SpecEntry';
 import { WhichControl } from './form/WhichControl';
+import { useSaving } from './useSaving';
 import { useSpecDraft } from './useSpecDraft';
 import { families, inTheForm } from './words';
 
 export type FormProps = { draft: SpecDraft; set: (change: Partial<SpecDraft>) => void };
-type How = 'new' | 'next' | 'edit';
+export type How = 'new' | 'next' | 'edit';
 
 /** A spec entered from its document: a new one, the next version of one, or a draft put right. */
 export default function SpecEditScreen({ how }: { how: How }) {
@@ -135,31 +136,9 @@ type FormAllProps = {
 
 const Form = ({ start, version, how, hangs: asked, modelStands = false, back, onSaved }: FormAllProps) => {
   const typed = useSpecDraft({ start, asked, version, how });
-  const { draft, setDraft, hangs, setHangs, picture, setPicture } = typed;
+  const { draft, setDraft, hangs, setHangs, picture, setPicture, form: held } = typed;
   const client = useQueryClient();
-  const { seen, onError } = useSeen(typed.basis);
-  // A spec that was saved while its picture was not: saved again, it is the same draft.
-  const [saved, setSaved] = useState<SpecWhole | null>(null);
-  const keep = useMutation({
-    mutationFn: async () => {
-      const written = { ...writtenOf(draft), ...(hangs && how !== 'next' ? { hang: true } : {}) };
-      const before = saved ?? (how === 'edit' ? version : null);
-      const spec =
-        before === null ? await enterSpec(written) : await changeSpec(before.id, written, saved?.content ?? seen);
-      if (picture === null) return spec;
-      setSaved(spec);
-      return keepSketch(spec.id, picture.blob);
-    },
-    onError,
-    onSuccess: (after) => {
-      typed.forget();
-      client.setQueryData(specQuery(after.id).queryKey, after);
-      for (const queryKey of [keys.specs, keys.machines, ['machine'], keys.bench]) {
-        void client.invalidateQueries({ queryKey });
-      }
-      onSaved(after);
-    },
-  });
+  const { keep, saved, save } = useSaving({ typed, version, how, onSaved });
   const family = useMutation({
     mutationFn: (key: string) => client.fetchQuery(startingQuery(key)),
     onSuccess: (starting, key) =>
@@ -172,63 +151,80 @@ const Form = ({ start, version, how, hangs: asked, modelStands = false, back, on
   });
   const set = (change: Partial<SpecDraft>) => {
     if (keep.isError) keep.reset();
-    setDraft((now) => ({ ...now, ...change }));
+    typed.change(change);
   };
   const form = { draft, set };
   const { data: starting } = useQuery({ ...startingQuery(draft.family), enabled: how === 'new' });
   const practice = starting === undefined ? undefined : draftOf({ ...draft, minutes: 15 }, starting.spec, starting.run);
+  const { errors } = held.formState;
+  const isMarked = !keep.isError && Object.keys(errors).length > 0;
   return (
-    <Grid templateColumns={{ base: '1fr', lg: '1fr {sizes.82}' }} gap="4" alignItems="start">
-      <Flex direction="column" gap="4" minWidth="0">
-        <Sheet padding="4" aria-label="What the book says">
-          {typed.copiedFrom !== null && <CopiedFrom from={typed.copiedFrom} />}
-          <Begun {...typed} />
-          <Flex direction="column" gap="4">
-            <AsPrinted {...form} first={how === 'new'} />
-            <WhichControl
-              {...form}
-              fixed={how !== 'new'}
-              onFamily={how === 'new' ? family.mutate : undefined}
-              modelStands={modelStands}
-            />
-            <SourceFields {...form} practice={practice} />
-          </Flex>
-          {family.isError && <Refusal error={family.error} />}
-        </Sheet>
-        <CableRun {...form} />
-        <Folded {...form} />
-      </Flex>
-      <Sheet padding="4" position={{ lg: 'sticky' }} top="4" aria-label="Save">
-        {keep.isError && <NotSaved error={keep.error} fields={inShort} words={inTheForm} />}
-        {saved !== null && keep.isError && (
-          <Box marginBottom="2">The figures are saved. Its picture is not: try again, or go without it.</Box>
-        )}
-        <Save
-          how={how}
-          model={draft.model.trim()}
-          hangs={hangs}
-          onHangs={setHangs}
-          saving={keep.isPending}
-          onSave={() => keep.mutate()}
-          back={back}
-          onCancel={typed.forget}
-        >
-          {how === 'new' && (
-            <LikeAnother
-              onCopy={(other) => {
-                set(copied(draft, draftOf(other, other.spec, other.run ?? {})));
-                typed.setCopiedFrom(`${other.model}, ${other.name.toLowerCase()}`);
-              }}
-            />
+    <WrongFields errors={errors}>
+      <Grid templateColumns={{ base: '1fr', lg: '1fr {sizes.82}' }} gap="4" alignItems="start">
+        <Flex direction="column" gap="4" minWidth="0">
+          <Sheet padding="4" aria-label="What the book says">
+            {typed.copiedFrom !== null && <CopiedFrom from={typed.copiedFrom} />}
+            <Begun {...typed} />
+            <Flex direction="column" gap="4">
+              <AsPrinted {...form} first={how === 'new'} />
+              <WhichControl
+                {...form}
+                fixed={how !== 'new'}
+                onFamily={how === 'new' ? family.mutate : undefined}
+                modelStands={modelStands}
+              />
+              <SourceFields {...form} practice={practice} />
+            </Flex>
+            {family.isError && <Refusal error={family.error} />}
+          </Sheet>
+          <CableRun {...form} />
+          <Folded {...form} />
+        </Flex>
+        <Sheet padding="4" position={{ lg: 'sticky' }} top="4" aria-label="Save">
+          {isMarked && (
+            <Box
+              bg="red.wash"
+              borderRadius="sm"
+              padding="3"
+              marginBottom="3"
+              lineHeight="snug"
+              role="alert"
+              data-marked
+            >
+              <b>Not saved.</b> Fill in what is marked.
+            </Box>
           )}
-        </Save>
-        <PageBeside
-          kept={version?.has_sketch === true && how === 'edit' ? `/api/specs/${version.id}/sketch` : null}
-          picture={picture}
-          onPick={setPicture}
-        />
-      </Sheet>
-    </Grid>
+          {keep.isError && <NotSaved error={keep.error} fields={inShort} words={inTheForm} />}
+          {saved !== null && keep.isError && (
+            <Box marginBottom="2">The figures are saved. Its picture is not: try again, or go without it.</Box>
+          )}
+          <Save
+            how={how}
+            model={draft.model.trim()}
+            hangs={hangs}
+            onHangs={setHangs}
+            saving={keep.isPending}
+            onSave={() => void save()}
+            back={back}
+            onCancel={typed.forget}
+          >
+            {how === 'new' && (
+              <LikeAnother
+                onCopy={(other) => {
+                  set(copied(draft, draftOf(other, other.spec, other.run ?? {})));
+                  typed.setCopiedFrom(`${other.model}, ${other.name.toLowerCase()}`);
+                }}
+              />
+            )}
+          </Save>
+          <PageBeside
+            kept={version?.has_sketch === true && how === 'edit' ? `/api/specs/${version.id}/sketch` : null}
+            picture={picture}
+            onPick={setPicture}
+          />
+        </Sheet>
+      </Grid>
+    </WrongFields>
   );
 };
 

@@ -1,10 +1,13 @@
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
 import { useSearchParams } from 'react-router';
+import { zNewSpec } from '../../api/contract/zod.gen';
 import type { SpecWhole } from '../../api/specs';
+import { checkedBy } from '../../lib/checkedBy';
 import { useSignedIn } from '../../lib/signedIn';
 import { nowWithOffset } from '../../lib/time';
 import { type BegunSpec, begunSpec, isSame } from './begunSpecs';
-import type { SpecDraft } from './draft';
+import { type SpecDraft, writtenOf } from './draft';
 import type { Picked } from './form/PageBeside';
 
 type Beginning = {
@@ -17,6 +20,12 @@ type Beginning = {
 
 type Stands = Pick<BegunSpec, 'draft' | 'hangs' | 'copiedFrom'>;
 
+/** Where a figure stands is asked of every spec, of common practice too. */
+const withoutDocument = ({ document, practice }: SpecDraft) => ({
+  document:
+    document.trim() !== '' ? null : practice ? 'Say it in a few words.' : 'Fill this in: where the figure is printed.',
+});
+
 /** What is typed of a spec. Not saved, it is kept on this device, and stands there again when one comes back. */
 export function useSpecDraft({ start, asked, version, how }: Beginning) {
   const { id, units } = useSignedIn();
@@ -26,7 +35,28 @@ export function useSpecDraft({ start, asked, version, how }: Beginning) {
   const [first] = useState(start);
   const [before, setBefore] = useState(kept.get);
   const [putAway, setPutAway] = useState<Stands | null>(null);
-  const [draft, setDraft] = useState(before?.draft ?? start);
+  const form = useForm<SpecDraft>({
+    defaultValues: before?.draft ?? start,
+    resolver: checkedBy(writtenOf, zNewSpec, { places: { control: 'name' }, first: withoutDocument }),
+    shouldFocusError: false,
+  });
+  const { reset, setValue, getValues, clearErrors } = form;
+  const draft = useWatch({ control: form.control }) as SpecDraft;
+  /** All of it anew. */
+  const setDraft = useCallback(
+    (next: SpecDraft | ((now: SpecDraft) => SpecDraft)) => reset(typeof next === 'function' ? next(getValues()) : next),
+    [reset, getValues],
+  );
+  /** Some of its fields; what was wrong with them is to be seen anew. */
+  const change = useCallback(
+    (fields: Partial<SpecDraft>) => {
+      for (const [field, value] of Object.entries(fields) as [keyof SpecDraft, never][]) {
+        setValue(field, value);
+        clearErrors(field);
+      }
+    },
+    [setValue, clearErrors],
+  );
   const [hangs, setHangs] = useState(before?.hangs ?? asked);
   const [copiedFrom, setCopiedFrom] = useState(before?.copiedFrom ?? null);
   const [picture, setPicture] = useState<Picked | null>(null);
@@ -44,8 +74,10 @@ export function useSpecDraft({ start, asked, version, how }: Beginning) {
     setCopiedFrom(one.copiedFrom);
   };
   return {
+    form,
     draft,
     setDraft,
+    change,
     hangs,
     setHangs,
     copiedFrom,

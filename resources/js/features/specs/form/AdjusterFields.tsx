@@ -1,12 +1,15 @@
 import { Box, Flex, Grid } from '@chakra-ui/react';
-import { useState } from 'react';
 import { Button } from '../../../components/Buttons';
-import { Entry, Pick } from '../../../components/Entry';
+import { Pick } from '../../../components/Entry';
 import type { AdjusterDraft } from '../draft';
 import { counts, kindOptions, measuredBy } from '../words';
+import { SpecEntry, useOpening } from './SpecEntry';
 
 /** Threads that adjusters of cables mostly have (ISO 261, coarse and fine): offered to tap, never filled in. */
 const threads = ['M6 x 1', 'M8 x 1.25', 'M10 x 1.25'];
+
+/** Fields that lie behind. */
+const reached = ['perTurn', 'minutes', 'cover', 'tools', 'torque', 'out', 'in'];
 
 type AdjusterProps = {
   adjuster: AdjusterDraft;
@@ -18,7 +21,7 @@ type AdjusterProps = {
 /** What an adjuster is: its kind and how it is measured; how it is reached and what it is called lies behind. */
 export const AdjusterFields = ({ adjuster, onChange, whole = false }: AdjusterProps) => {
   const by = measuredBy[adjuster.kind as keyof typeof measuredBy] ?? 'nothing';
-  const [more, setMore] = useState(whole);
+  const [more, setMore] = useOpening(reached, whole);
   const form = { adjuster, onChange };
   return (
     <Box data-adjuster-fields={adjuster.id}>
@@ -70,7 +73,8 @@ type OneProps = Form & {
 };
 
 const One = ({ adjuster, onChange, label, field, kind = 'decimal', unit }: OneProps) => (
-  <Entry
+  <SpecEntry
+    field={field}
     label={label}
     value={adjuster[field]}
     onChange={(value) => onChange({ [field]: value })}
@@ -96,7 +100,8 @@ const Reached = ({ adjuster, onChange }: Form) => {
         />
       )}
       {by === 'thread' && adjuster.counts !== 'turn' && (
-        <Entry
+        <SpecEntry
+          field="perTurn"
           label={adjuster.counts === 'click' ? 'Clicks a turn' : 'Bevels a turn'}
           value={adjuster.perTurn}
           onChange={(perTurn) => onChange({ perTurn })}

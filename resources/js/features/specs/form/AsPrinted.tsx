@@ -4,7 +4,7 @@ import { useDeferredValue, useEffect } from 'react';
 import { keys } from '../../../api/keys';
 import { readPrinted } from '../../../api/specs';
 import { Checked } from '../../../components/Checked';
-import { Entry, Pick } from '../../../components/Entry';
+import { Pick } from '../../../components/Entry';
 import { Mark } from '../../../components/Marks';
 import { MiniTape } from '../../../components/MiniTape';
 import { Refusal } from '../../../components/Refusal';
@@ -12,6 +12,7 @@ import { bandText, heldMm, lengthUnit } from '../../../lib/figures';
 import { hasFigure } from '../draft';
 import type { FormProps } from '../SpecEditScreen';
 import { points } from '../words';
+import { SpecEntry } from './SpecEntry';
 
 /** The figure as it stands in print. The server reads it, and says where its two units disagree. */
 export const AsPrinted = ({ draft, set, first }: FormProps & { first: boolean }) => {
@@ -33,11 +34,12 @@ export const AsPrinted = ({ draft, set, first }: FormProps & { first: boolean })
   return (
     <Box>
       <Grid templateColumns={{ base: '1fr', md: '1fr {sizes.72}' }} columnGap="4" rowGap="2" alignItems="end">
-        <Entry
+        <SpecEntry
           label="As it is printed"
           value={draft.printed}
           onChange={(value) => set({ printed: value, despite: false })}
           most={120}
+          field="printed"
           name="printed"
           autoFocus={first}
           look="figure"
@@ -64,22 +66,24 @@ export const AsPrinted = ({ draft, set, first }: FormProps & { first: boolean })
       )}
       {!isPlayless && (
         <Grid templateColumns={{ base: '1fr 1fr', md: '{sizes.32} {sizes.32} 1fr' }} gap="3" marginTop="3">
-          <Entry
+          <SpecEntry
             label="Least"
             unit="mm"
             value={draft.low}
             onChange={(value) => set({ low: value })}
             kind="decimal"
             most={12}
+            field="low"
             name="low"
           />
-          <Entry
+          <SpecEntry
             label="Most"
             unit="mm"
             value={draft.high}
             onChange={(value) => set({ high: value })}
             kind="decimal"
             most={12}
+            field="high"
             name="high"
           />
           <Box gridColumn={{ base: '1 / -1', md: 'auto' }}>

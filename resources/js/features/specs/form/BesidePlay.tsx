@@ -1,8 +1,8 @@
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import { Button } from '../../../components/Buttons';
-import { Entry } from '../../../components/Entry';
 import type { FormProps } from '../SpecEditScreen';
 import { limitKinds, limits } from '../words';
+import { SpecEntry } from './SpecEntry';
 
 /** What it must do beside having play: times, speeds, windows, a pull, a pack. */
 export const BesidePlay = ({ draft, set }: FormProps) => {
@@ -24,8 +24,9 @@ export const BesidePlay = ({ draft, set }: FormProps) => {
           </Flex>
           <Grid templateColumns={{ base: '1fr 1fr', md: 'repeat(3, 1fr)' }} gap="3">
             {limits[one.kind].fields.map((field) => (
-              <Entry
+              <SpecEntry
                 key={field.key}
+                field={`limits.${n}.figures.${field.key}`}
                 unit={'unit' in field ? field.unit : undefined}
                 label={field.must ? field.label : `${field.label}, if known`}
                 value={one.figures[field.key] ?? ''}

@@ -2,40 +2,44 @@ import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { startingQuery } from '../../../api/specs';
 import { Button } from '../../../components/Buttons';
-import { Entry, Pick } from '../../../components/Entry';
+import { Pick } from '../../../components/Entry';
 import type { FormProps } from '../SpecEditScreen';
 import { meterUnits } from '../words';
+import { SpecEntry, SpecPick } from './SpecEntry';
 
 /** What the book says beside its figures: how often, how tight, what else to try. */
 export const BookAdds = ({ draft, set }: FormProps) => {
   return (
     <>
       <Grid templateColumns={{ base: '1fr 1fr', md: '{sizes.32} {sizes.28} {sizes.32}' }} gap="3">
-        <Entry
+        <SpecEntry
           label="Check every"
           value={draft.use}
           onChange={(use) => set({ use })}
           kind="decimal"
           most={9}
+          field="use"
           name="use"
         />
         <Pick label="of" value={draft.unit} onChange={(unit) => set({ unit })} options={meterUnits} />
-        <Entry
+        <SpecEntry
           label="or months"
           value={draft.months}
           onChange={(months) => set({ months })}
           kind="whole"
           most={3}
+          field="months"
           name="months"
         />
       </Grid>
       {draft.cables.some((cable) => cable.adjusters.some((one) => one.kind.startsWith('push_rod'))) && (
         <Box marginTop="3">
-          <Entry
+          <SpecEntry
             label="Back the push rod off by"
             value={draft.backOff}
             onChange={(backOff) => set({ backOff })}
             most={60}
+            field="backOff"
             name="back-off"
           />
         </Box>
@@ -43,9 +47,10 @@ export const BookAdds = ({ draft, set }: FormProps) => {
       <Torques draft={draft} set={set} />
       <Tools draft={draft} set={set} />
       {draft.proofs.map((one, n) => (
-        <Entry
+        <SpecEntry
           // biome-ignore lint/suspicious/noArrayIndexKey: rows are only added and rubbed out at their place
           key={n}
+          field={`proofs.${n}`}
           label="Try before the job may end, answered yes or no"
           value={one}
           onChange={(value) => set({ proofs: draft.proofs.map((was, at) => (at === n ? value : was)) })}
@@ -65,8 +70,22 @@ const Torques = ({ draft, set }: FormProps) => {
       {draft.torques.map((one, n) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: rows are only added and rubbed out at their place
         <Grid key={n} templateColumns="1fr {sizes.28}" gap="3" marginTop="3">
-          <Entry label="Torque of" value={one.what} onChange={(what) => torque(n, { what })} most={80} />
-          <Entry label="Is" unit="N·m" value={one.nm} onChange={(nm) => torque(n, { nm })} kind="decimal" most={8} />
+          <SpecEntry
+            field={`torques.${n}.what`}
+            label="Torque of"
+            value={one.what}
+            onChange={(what) => torque(n, { what })}
+            most={80}
+          />
+          <SpecEntry
+            field={`torques.${n}.nm`}
+            label="Is"
+            unit="N·m"
+            value={one.nm}
+            onChange={(nm) => torque(n, { nm })}
+            kind="decimal"
+            most={8}
+          />
         </Grid>
       ))}
     </>
@@ -83,14 +102,16 @@ const Tools = ({ draft, set }: FormProps) => {
       {draft.tools.map((one, n) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: rows are only added and rubbed out at their place
         <Grid key={n} templateColumns={{ base: '1fr', md: '1.4fr 1fr' }} gap="3" marginTop="3">
-          <Pick
+          <SpecPick
+            field={`tools.${n}.step`}
             label="Replacing the cable: step"
             value={one.step}
             onChange={(step) => tool(n, { step })}
             options={steps}
             name={`tools_${n}_step`}
           />
-          <Entry
+          <SpecEntry
+            field={`tools.${n}.what`}
             label="Its tools"
             value={one.what}
             onChange={(what) => tool(n, { what })}

@@ -1,8 +1,8 @@
 import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
-import { type ReactNode, useState } from 'react';
+import { type ReactNode, useEffect, useState } from 'react';
+import { get } from 'react-hook-form';
 import type { AdjusterKind } from '../../../api/contract';
 import { Button, Sheet } from '../../../components/Buttons';
-import { Entry } from '../../../components/Entry';
 import { sizeShown, unitText } from '../../../lib/figures';
 import {
   type AdjusterDraft,
@@ -19,10 +19,19 @@ import { kindName, kindOptions, measuredBy } from '../words';
 import { AdjusterFields } from './AdjusterFields';
 import { Glyph } from './glyphs';
 import { changed, fitted, MOST_ADJUSTERS, moved, placeOf, type Tapped, takenOut } from './run';
+import { PartOfForm, SpecEntry, useErrors } from './SpecEntry';
 
 /** The run that every machine of the model has, as a drawing: what is on it is tapped to be looked at, changed, moved or taken out. */
 export const CableRun = ({ draft, set }: FormProps) => {
   const [tapped, setTapped] = useState<Tapped | null>(null);
+  const errors = useErrors();
+  const wrong = wrongPart(draft, errors);
+  // What is wrong with a part of it is looked at as soon as it is said.
+  const at = wrong === null ? null : wrong.part === 'adjuster' ? wrong.id : wrong.part;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another part may be tapped while this one is still wrong
+  useEffect(() => {
+    if (wrong !== null) setTapped(wrong);
+  }, [at]);
   return (
     <Sheet padding="4" aria-label="Cable run">
       <Heading as="h2" fontSize="lg">
@@ -48,6 +57,25 @@ export const CableRun = ({ draft, set }: FormProps) => {
     </Sheet>
   );
 };
+
+/** Where an adjuster stands in the form. */
+const partOf = (draft: FormProps['draft'], id: string): string => {
+  const cable = draft.cables.findIndex((one) => one.adjusters.some((adjuster) => adjuster.id === id));
+  const at = draft.cables[cable]?.adjusters.findIndex((one) => one.id === id) ?? -1;
+  return `cables.${cable}.adjusters.${at}`;
+};
+
+const ofTheHand = ['handName', 'pivotToWire', 'pivotToPoint', 'drum', 'flange'] as const;
+
+/** The part with which something is wrong. */
+function wrongPart(draft: FormProps['draft'], errors: ReturnType<typeof useErrors>): Tapped | null {
+  if (ofTheHand.some((field) => errors[field] !== undefined)) return { part: 'hand' };
+  const wrong = draft.cables
+    .flatMap((cable) => cable.adjusters)
+    .find((one) => get(errors, partOf(draft, one.id)) !== undefined);
+  if (wrong !== undefined) return { part: 'adjuster', id: wrong.id };
+  return errors.workingEnd === undefined ? null : { part: 'end' };
+}
 
 /** What there may be beside the first cable. */
 const More = ({ draft, set }: FormProps) => {
@@ -282,10 +310,11 @@ const Panel = ({ draft, set, tapped, onTap }: PanelProps) => {
     <Box bg="well" borderRadius="md" padding="3" marginTop="3" data-panel={tapped.part}>
       {tapped.part === 'hand' && <HandFields draft={draft} set={set} />}
       {tapped.part === 'end' && (
-        <Entry
+        <SpecEntry
           label="Working end"
           value={draft.workingEnd}
           onChange={(workingEnd) => set({ workingEnd })}
+          field="workingEnd"
           name="working-end"
         />
       )}
@@ -300,11 +329,9 @@ const Panel = ({ draft, set, tapped, onTap }: PanelProps) => {
       )}
       {adjuster !== undefined && (
         <>
-          <AdjusterFields
-            key={adjuster.id}
-            adjuster={adjuster}
-            onChange={(change) => set(changed(draft, adjuster.id, change))}
-          />
+          <PartOfForm key={adjuster.id} part={partOf(draft, adjuster.id)}>
+            <AdjusterFields adjuster={adjuster} onChange={(change) => set(changed(draft, adjuster.id, change))} />
+          </PartOfForm>
           <Place draft={draft} set={set} id={adjuster.id} onGone={() => onTap(null)} />
         </>
       )}
@@ -387,29 +414,32 @@ const HandFields = ({ draft, set }: FormProps) => {
     <>
       <Grid templateColumns={{ base: '1fr 1fr', md: '1.4fr 1fr 1fr' }} gap="3">
         <Box gridColumn={{ base: '1 / -1', md: 'auto' }}>
-          <Entry
+          <SpecEntry
             label="Hand control"
             value={draft.handName}
             onChange={(handName) => set({ handName })}
+            field="handName"
             name="hand-name"
           />
         </Box>
-        <Entry
+        <SpecEntry
           label={isGrip ? 'Drum radius' : 'Pivot to wire'}
           unit="mm"
           value={isGrip ? draft.drum : draft.pivotToWire}
           onChange={(value) => set(isGrip ? { drum: value } : { pivotToWire: value })}
           kind="decimal"
           most={8}
+          field={isGrip ? 'drum' : 'pivotToWire'}
           name="to-wire"
         />
-        <Entry
+        <SpecEntry
           label={isGrip ? 'Flange radius' : 'Pivot to reading point'}
           unit="mm"
           value={isGrip ? draft.flange : draft.pivotToPoint}
           onChange={(value) => set(isGrip ? { flange: value } : { pivotToPoint: value })}
           kind="decimal"
           most={8}
+          field={isGrip ? 'flange' : 'pivotToPoint'}
           name="to-point"
         />
       </Grid>

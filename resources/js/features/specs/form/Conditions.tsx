@@ -1,9 +1,10 @@
 import { Box, Grid } from '@chakra-ui/react';
 import { FieldLabel } from '../../../components/Buttons';
-import { Entry, Pick } from '../../../components/Entry';
+import { Pick } from '../../../components/Entry';
 import { PickOne } from '../../../components/PickOne';
 import type { FormProps } from '../SpecEditScreen';
 import { engines, isOnBars, policies, poses, rules, standing } from '../words';
+import { SpecEntry } from './SpecEntry';
 
 const whichPoses = [
   { key: 'straight', label: 'Straight only' },
@@ -18,12 +19,13 @@ export const Conditions = ({ draft, set }: FormProps) => (
       <Pick label="Machine stands" value={draft.wheels} onChange={(wheels) => set({ wheels })} options={standing} />
       <Pick label="Aim for" value={draft.policy} onChange={(policy) => set({ policy })} options={policies} />
       <Pick label="Verdict" value={draft.rule} onChange={(rule) => set({ rule })} options={rules} />
-      <Entry
+      <SpecEntry
         label="Minutes the job takes"
         value={draft.minutes}
         onChange={(minutes) => set({ minutes })}
         kind="whole"
         most={3}
+        field="minutes"
         name="minutes"
       />
     </Grid>

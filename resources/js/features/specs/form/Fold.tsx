@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import { type ReactNode, useState } from 'react';
+import type { ReactNode } from 'react';
 import { Sheet } from '../../../components/Buttons';
+import { useOpening } from './SpecEntry';
 
 const Head = chakra('button');
 
@@ -10,12 +11,14 @@ type FoldProps = {
   says: string;
   /** Names it for tests and for nothing else. */
   mark: string;
+  /** Its fields: what is wrong with one of them opens it. */
+  holds: readonly string[];
   children: ReactNode;
 };
 
 /** A part of a form that is mostly left as it is: shut, with what stands in it. */
-export const Fold = ({ title, says, mark, children }: FoldProps) => {
-  const [open, setOpen] = useState(false);
+export const Fold = ({ title, says, mark, holds, children }: FoldProps) => {
+  const [open, setOpen] = useOpening(holds);
   return (
     <Sheet aria-label={title} data-folded={!open}>
       <Head

@@ -17,24 +17,30 @@ export const Folded = (form: FormProps) => {
   return (
     <>
       {draft.second !== null && (
-        <Fold title="Play of the second cable" mark="second" says={secondSays(form)}>
+        <Fold title="Play of the second cable" mark="second" holds={['second']} says={secondSays(form)}>
           <SecondPlay {...form} />
         </Fold>
       )}
       {draft.tables.length > 0 && (
-        <Fold title="What it does at its settings" mark="tables" says={tablesSay(form)}>
+        <Fold title="What it does at its settings" mark="tables" holds={['tables']} says={tablesSay(form)}>
           <OutcomeTables {...form} />
         </Fold>
       )}
-      <Fold title="Conditions" mark="conditions" says={conditionsSay(form)}>
+      <Fold title="Conditions" mark="conditions" holds={['minutes']} says={conditionsSay(form)}>
         <Conditions {...form} />
       </Fold>
-      <Fold title="What the book adds" mark="book" says={bookSays(form)}>
+      <Fold
+        title="What the book adds"
+        mark="book"
+        holds={['use', 'months', 'backOff', 'torques', 'tools', 'proofs']}
+        says={bookSays(form)}
+      >
         <BookAdds {...form} />
       </Fold>
       <Fold
         title="Beside play"
         mark="beside"
+        holds={['limits']}
         says={
           draft.limits.length === 0
             ? 'Nothing: a stopping time, a governed speed, full drive, a throttle window, a pull, plates and springs'

@@ -1,9 +1,10 @@
 import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Button } from '../../../components/Buttons';
-import { Entry, Pick } from '../../../components/Entry';
+import { Pick } from '../../../components/Entry';
 import { freeKey, type SettingDraft, type SightDraft, type Standing, type TableDraft } from '../draft';
 import type { FormProps } from '../SpecEditScreen';
+import { PartOfForm, SpecEntry, SpecPick, useWrongIn } from './SpecEntry';
 
 const MOST_SETTINGS = 12;
 const MOST_SIGHTS = 8;
@@ -17,13 +18,14 @@ const without = <T,>(rows: T[], at: number): T[] => rows.filter((_, n) => n !== 
 export const OutcomeTables = ({ draft, set }: FormProps) => (
   <>
     {draft.tables.map((table, at) => (
-      <OneTable
-        // biome-ignore lint/suspicious/noArrayIndexKey: tables are neither added nor taken out here
-        key={at}
-        table={table}
-        adjusters={draft.cables.flatMap((cable) => cable.adjusters)}
-        onChange={(change) => set({ tables: changed(draft.tables, at, change) })}
-      />
+      // biome-ignore lint/suspicious/noArrayIndexKey: tables are neither added nor taken out here
+      <PartOfForm key={at} part={`tables.${at}`}>
+        <OneTable
+          table={table}
+          adjusters={draft.cables.flatMap((cable) => cable.adjusters)}
+          onChange={(change) => set({ tables: changed(draft.tables, at, change) })}
+        />
+      </PartOfForm>
     ))}
   </>
 );
@@ -38,7 +40,8 @@ const OneTable = ({ table, adjusters, onChange }: TableProps) => {
   // One setting at a time: all of them together are more than anybody looks at.
   const [open, setOpen] = useState<string | null>(null);
   const field = (label: string, key: 'arm' | 'unit' | 'plus' | 'minus' | 'trial' | 'most') => (
-    <Entry
+    <SpecEntry
+      field={key}
       label={label}
       value={table[key]}
       onChange={(value) => onChange({ [key]: value })}
@@ -56,18 +59,19 @@ const OneTable = ({ table, adjusters, onChange }: TableProps) => {
         {field('Goes, as it counts down', 'minus')}
       </Grid>
       {table.settings.map((setting, n) => (
-        <OneSetting
-          key={setting.key}
-          setting={setting}
-          open={open === setting.key}
-          onOpen={() => setOpen(open === setting.key ? null : setting.key)}
-          unit={table.unit}
-          plus={table.plus}
-          minus={table.minus}
-          last={table.settings.length === 1}
-          onChange={(change) => onChange({ settings: changed(table.settings, n, change) })}
-          onRemove={() => onChange({ settings: without(table.settings, n) })}
-        />
+        <PartOfForm key={setting.key} part={`settings.${n}`}>
+          <OneSetting
+            setting={setting}
+            open={open === setting.key}
+            onOpen={() => setOpen(open === setting.key ? null : setting.key)}
+            unit={table.unit}
+            plus={table.plus}
+            minus={table.minus}
+            last={table.settings.length === 1}
+            onChange={(change) => onChange({ settings: changed(table.settings, n, change) })}
+            onRemove={() => onChange({ settings: without(table.settings, n) })}
+          />
+        </PartOfForm>
       ))}
       <Button
         look="quiet"
@@ -103,7 +107,8 @@ const Movers = ({ table, adjusters, onChange }: TableProps) => {
       {table.movers.map((mover, n) => (
         <Flex key={mover.adjuster} gap="3" alignItems="flex-end" marginTop="2" flexWrap="wrap">
           <Box width="48">
-            <Entry
+            <SpecEntry
+              field={`movers.${n}.perStep`}
               label={`${adjusters.find((one) => one.id === mover.adjuster)?.name ?? 'An adjuster that is gone'}, ${table.unit} a step`}
               value={mover.perStep}
               onChange={(perStep) => onChange({ movers: changed(table.movers, n, { perStep }) })}
@@ -150,6 +155,8 @@ const emptySetting = (there: SettingDraft[]): SettingDraft => ({
   sees: ['seen_1', 'seen_2'].map((key) => ({ key, label: '', low: '', high: '', stands: 'between' as const })),
 });
 
+const fieldsOfSetting = ['label', 'at', 'wants', 'sees'];
+
 type SettingProps = {
   setting: SettingDraft;
   unit: string;
@@ -165,7 +172,14 @@ type SettingProps = {
 const Row = chakra('button');
 
 /** A setting as one line; tapped, its fields. */
-const OneSetting = ({ open, onOpen, ...form }: SettingProps) => {
+const OneSetting = ({ open: asked, onOpen, ...form }: SettingProps) => {
+  const isWrong = useWrongIn(fieldsOfSetting);
+  const open = isWrong || asked;
+  // It stays open while what is wrong with it is put right.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: once, as it is said
+  useEffect(() => {
+    if (isWrong && !asked) onOpen();
+  }, [isWrong]);
   const { setting, unit } = form;
   const right = setting.sees.find((one) => one.key === setting.wants)?.label;
   return (
@@ -200,14 +214,16 @@ const SettingFields = ({
 }: Omit<SettingProps, 'open' | 'onOpen'>) => (
   <>
     <Grid templateColumns={{ base: '1fr 1fr', md: '1fr {sizes.32} 2fr' }} gap="3" alignItems="end">
-      <Entry
+      <SpecEntry
+        field="label"
         label="Setting"
         value={setting.label}
         onChange={(label) => onChange({ label })}
         most={60}
         name={`${setting.key}_label`}
       />
-      <Entry
+      <SpecEntry
+        field="at"
         label={`Its place, ${unit}`}
         value={setting.at}
         onChange={(at) => onChange({ at })}
@@ -215,7 +231,8 @@ const SettingFields = ({
         most={10}
       />
       <Box gridColumn={{ base: '1 / -1', md: 'auto' }}>
-        <Pick
+        <SpecPick
+          field="wants"
           label="Right is"
           value={setting.wants}
           onChange={(wants) => onChange({ wants })}
@@ -226,17 +243,18 @@ const SettingFields = ({
       </Box>
     </Grid>
     {setting.sees.map((sight, n) => (
-      <OneSight
-        key={sight.key}
-        sight={sight}
-        name={`${setting.key}_${sight.key}`}
-        unit={unit}
-        plus={plus}
-        minus={minus}
-        mayGo={setting.sees.length > 2 && sight.key !== setting.wants}
-        onChange={(change) => onChange({ sees: changed(setting.sees, n, change) })}
-        onRemove={() => onChange({ sees: without(setting.sees, n) })}
-      />
+      <PartOfForm key={sight.key} part={`sees.${n}`}>
+        <OneSight
+          sight={sight}
+          name={`${setting.key}_${sight.key}`}
+          unit={unit}
+          plus={plus}
+          minus={minus}
+          mayGo={setting.sees.length > 2 && sight.key !== setting.wants}
+          onChange={(change) => onChange({ sees: changed(setting.sees, n, change) })}
+          onRemove={() => onChange({ sees: without(setting.sees, n) })}
+        />
+      </PartOfForm>
     ))}
     <Flex gap="2" flexWrap="wrap" marginTop="2" justifyContent="space-between">
       <Button
@@ -292,7 +310,14 @@ const OneSight = ({ sight, name, unit, plus, minus, mayGo, onChange, onRemove }:
     marginTop="2"
   >
     <Box gridColumn={{ base: '1 / -1', md: 'auto' }}>
-      <Entry label="Seen" value={sight.label} onChange={(label) => onChange({ label })} most={80} name={name} />
+      <SpecEntry
+        field="label"
+        label="Seen"
+        value={sight.label}
+        onChange={(label) => onChange({ label })}
+        most={80}
+        name={name}
+      />
     </Box>
     <Pick
       label="Then it stands"
@@ -309,7 +334,8 @@ const OneSight = ({ sight, name, unit, plus, minus, mayGo, onChange, onRemove }:
     />
     {sight.stands === 'between' && (
       <>
-        <Entry
+        <SpecEntry
+          field="low"
           label={`From, ${unit}`}
           name={`${name}_low`}
           value={sight.low}
@@ -317,7 +343,8 @@ const OneSight = ({ sight, name, unit, plus, minus, mayGo, onChange, onRemove }:
           kind="decimal"
           most={10}
         />
-        <Entry
+        <SpecEntry
+          field="high"
           label={`To, ${unit}`}
           name={`${name}_high`}
           value={sight.high}

@@ -1,6 +1,7 @@
 import { Grid } from '@chakra-ui/react';
-import { Entry, Pick } from '../../../components/Entry';
+import { Pick } from '../../../components/Entry';
 import type { FormProps } from '../SpecEditScreen';
+import { SpecEntry } from './SpecEntry';
 
 const readAt = {
   backward: 'Of the closing cable, read with the grip pushed past its rest',
@@ -15,22 +16,24 @@ export const SecondPlay = ({ draft, set }: FormProps) => {
     <>
       {readAt[second.key]}.
       <Grid templateColumns={{ base: '1fr 1fr', md: '{sizes.32} {sizes.32} {sizes.48}' }} gap="3" marginTop="2">
-        <Entry
+        <SpecEntry
           label="Least"
           unit="mm"
           value={second.low}
           onChange={(low) => set({ second: { ...second, low } })}
           kind="decimal"
           most={12}
+          field="second.low"
           name="second_low"
         />
-        <Entry
+        <SpecEntry
           label="Most"
           unit="mm"
           value={second.high}
           onChange={(high) => set({ second: { ...second, high } })}
           kind="decimal"
           most={12}
+          field="second.high"
           name="second_high"
         />
         <Pick

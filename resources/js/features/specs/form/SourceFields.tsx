@@ -1,10 +1,10 @@
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import { Button, FieldLabel } from '../../../components/Buttons';
-import { Entry } from '../../../components/Entry';
 import { PickOne } from '../../../components/PickOne';
 import { capital } from '../../../lib/capital';
 import type { SpecDraft } from '../draft';
 import type { FormProps } from '../SpecEditScreen';
+import { SpecEntry } from './SpecEntry';
 
 const kinds = [
   { key: 'document', label: "The maker's document" },
@@ -54,17 +54,38 @@ export const SourceFields = ({ draft, set, practice }: SourceProps) => {
       )}
       <Grid templateColumns={{ base: '1fr 1fr', md: '2fr {sizes.24} 1fr {sizes.40}' }} gap="3">
         <Box gridColumn={{ base: '1 / -1', md: 'auto' }}>
-          <Entry
+          <SpecEntry
             label={draft.practice ? 'In a few words' : 'Document'}
             value={draft.document}
             onChange={(document) => set({ document })}
             most={120}
+            field="document"
             name="document"
           />
         </Box>
-        <Entry label="Page" value={draft.page} onChange={(page) => set({ page })} most={20} name="page" />
-        <Entry label="Edition" value={draft.edition} onChange={(edition) => set({ edition })} name="edition" />
-        <Entry label="Date" value={draft.date} onChange={(date) => set({ date })} kind="date" name="date" />
+        <SpecEntry
+          label="Page"
+          value={draft.page}
+          onChange={(page) => set({ page })}
+          most={20}
+          field="page"
+          name="page"
+        />
+        <SpecEntry
+          label="Edition"
+          value={draft.edition}
+          onChange={(edition) => set({ edition })}
+          field="edition"
+          name="edition"
+        />
+        <SpecEntry
+          label="Date"
+          value={draft.date}
+          onChange={(date) => set({ date })}
+          kind="date"
+          field="date"
+          name="date"
+        />
       </Grid>
       {!draft.practice && draft.document.trim() === '' && (
         <Flex gap="2" marginTop="2" flexWrap="wrap" role="group" aria-label="Usual documents">

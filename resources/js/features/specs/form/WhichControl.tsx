@@ -2,10 +2,11 @@ import { Box, Grid } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useId } from 'react';
 import { specsQuery } from '../../../api/specs';
-import { Entry, Pick } from '../../../components/Entry';
+import { Pick } from '../../../components/Entry';
 import { shortName } from '../draft';
 import type { FormProps } from '../SpecEditScreen';
 import { families } from '../words';
+import { SpecEntry } from './SpecEntry';
 
 type WhichProps = FormProps & {
   /** Whether model and control stand: a next version, or a draft put right. */
@@ -35,10 +36,11 @@ export const WhichControl = ({ draft, set, fixed, onFamily, modelStands = false 
       )}
       {!fixed && !modelStands && (
         <Box>
-          <Entry
+          <SpecEntry
             label="Machine model"
             value={draft.model}
             onChange={(next) => set({ model: next })}
+            field="model"
             name="model"
             list={list}
             hint="As it is written on the machine's plate"
@@ -50,10 +52,11 @@ export const WhichControl = ({ draft, set, fixed, onFamily, modelStands = false 
           </datalist>
         </Box>
       )}
-      <Entry
+      <SpecEntry
         label="Name of the control"
         value={draft.name}
         onChange={(name) => set({ name, ...(fixed ? {} : { control: shortName(name) }) })}
+        field="name"
         name="name"
         hint={
           there === undefined
