@@ -443,14 +443,17 @@ final class PracticeTest extends BrowserTestCase
             ->as('oda')
             ->visit('/jobs/'.($row === false ? '' : (string) $row->fetchColumn()))
             ->click('[data-make-lesson]')
-            ->await('#lesson-title')
-            ->accessible('a lesson from a job');
+            ->await('[name=lesson-title]')
+            ->accessible('a lesson from a job')
+            ->click('[role=dialog] [data-primary]')
+            ->await('[data-wrong="lesson-title"]')
+            ->await('[data-wrong="lesson-story"]');
         foreach ([
             'title' => 'From our own yard',
             'story' => 'Came back for the third time.',
             'teaches' => 'What it was last week.',
         ] as $field => $words) {
-            $this->element("#lesson-{$field}")->sendKeys($words);
+            $this->element("[name=lesson-{$field}]")->sendKeys($words);
         }
         $this->click('[role=dialog] [data-primary]')->see('From our own yard', 'Our own', 'Take a lesson in');
         $key = (string) $this->element('[data-take-out]')->getAttribute('data-take-out');
@@ -495,7 +498,9 @@ final class PracticeTest extends BrowserTestCase
             ->see('No lesson is set yet.')
             ->click('[data-group="Winter class"] [data-set-lesson]')
             ->await("#task-lesson option[value={$own}]")
-            ->accessible('setting a lesson');
+            ->accessible('setting a lesson')
+            ->click('[data-set-it]')
+            ->see('Choose one.');
         $this->browser->executeScript(
             'const one = document.querySelector("#task-lesson"); one.value = arguments[0]; one.dispatchEvent(new Event("change", { bubbles: true }));',
             [$own],

@@ -24,7 +24,10 @@ final class ShopMemoryTest extends BrowserTestCase
         );
         $this
             ->click('[data-meter]')
+            ->await('[name=face]')
             ->accessible('the meter')
+            ->click('[role=dialog] [data-primary]')
+            ->see('A whole figure, as the meter shows it.')
             ->field('face', '89')
             ->click('[role=dialog] [data-primary]')
             ->see('is less. If it is mistyped, put it right; if the meter was replaced, say so.');

@@ -35,7 +35,7 @@ const modes = {
 type WrongProps = { id: string; name: string | undefined; says: string | undefined };
 
 /** What is wrong with a field, under it. */
-const Wrong = ({ id, name, says }: WrongProps) =>
+export const Wrong = ({ id, name, says }: WrongProps) =>
   says !== undefined && (
     <Box id={`${id}wrong`} role="alert" fontWeight="bold" marginTop="1" lineHeight="snug" data-wrong={name}>
       {says}

@@ -3002,6 +3002,13 @@ export type ReportOdd = {
     control?: string | null;
 };
 
+export type MeterRead = {
+    id: string;
+    face: number;
+    replaced_at?: number | null;
+    sure?: boolean | null;
+};
+
 export type SignOutData = {
     body?: never;
     path?: never;
@@ -4054,12 +4061,7 @@ export type RetireMachineResponses = {
 export type RetireMachineResponse = RetireMachineResponses[keyof RetireMachineResponses];
 
 export type ReadMeterData = {
-    body: {
-        id: string;
-        face: number;
-        replaced_at?: number | null;
-        sure?: boolean | null;
-    };
+    body: MeterRead;
     path: {
         tag: string;
     };

@@ -2750,6 +2750,13 @@ export const zReportOdd = z.object({
     control: z.nullish(z.string())
 });
 
+export const zMeterRead = z.object({
+    id: z.uuid(),
+    face: z.int(),
+    replaced_at: z.nullish(z.int()),
+    sure: z.nullish(z.boolean())
+});
+
 /**
  * Signed out
  */

@@ -1,5 +1,5 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import type { Machine, MachineControl } from '../../api/machines';
 import { Button, Chip, LinkButton, Paper, Sheet } from '../../components/Buttons';
 import { Mark } from '../../components/Marks';
@@ -9,8 +9,9 @@ import { capital } from '../../lib/capital';
 import { bandText, lengthText, lengthUnit } from '../../lib/figures';
 import { useSignedIn } from '../../lib/signedIn';
 import { due, dueLine, moment } from '../../lib/time';
-import { MeterDialog } from './MeterDialog';
 import { useStartJob } from './useStartJob';
+
+const MeterDialog = lazy(() => import('./MeterDialog'));
 
 type ControlCardProps = { machine: Machine; control: MachineControl; chosen: boolean; onChoose: () => void };
 
@@ -103,11 +104,13 @@ export const ControlCard = ({ machine, control, chosen, onChoose }: ControlCardP
         )}
       </Flex>
       {asking && (
-        <MeterDialog
-          machine={machine}
-          onClose={() => setAsking(false)}
-          then={{ says: 'start', go: () => start.mutate() }}
-        />
+        <Suspense fallback={null}>
+          <MeterDialog
+            machine={machine}
+            onClose={() => setAsking(false)}
+            then={{ says: 'start', go: () => start.mutate() }}
+          />
+        </Suspense>
       )}
       {start.isError && <Refusal error={start.error} />}
       {check.isError && <Refusal error={check.error} />}

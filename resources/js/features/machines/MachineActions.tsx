@@ -3,10 +3,13 @@ import { lazy, Suspense, useState } from 'react';
 import type { Machine } from '../../api/machines';
 import { Button, LinkButton, Paper } from '../../components/Buttons';
 import { useSignedIn } from '../../lib/signedIn';
-import { MeterDialog } from './MeterDialog';
 import { ReportDialog } from './ReportDialog';
 
-const dialogs = { meter: MeterDialog, report: ReportDialog, keep: lazy(() => import('./KeepDialog')) } as const;
+const dialogs = {
+  meter: lazy(() => import('./MeterDialog')),
+  report: ReportDialog,
+  keep: lazy(() => import('./KeepDialog')),
+} as const;
 
 /** What is done to the machine itself. */
 export const MachineActions = ({ machine }: { machine: Machine }) => {

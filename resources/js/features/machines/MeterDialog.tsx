@@ -1,13 +1,16 @@
 import { Flex } from '@chakra-ui/react';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { useForm } from 'react-hook-form';
 import { Problem } from '../../api/client';
+import { zMeterRead } from '../../api/contract/zod.gen';
 import { keys } from '../../api/keys';
 import { type Machine, machineQuery, readMeter } from '../../api/machines';
 import { Button } from '../../components/Buttons';
-import { Entry } from '../../components/Entry';
+import { FormEntry } from '../../components/FormEntry';
 import { Modal } from '../../components/Modal';
 import { Refusal } from '../../components/Refusal';
+import { checkedBy } from '../../lib/checkedBy';
 import { counted } from '../../lib/figures';
 import { moment } from '../../lib/time';
 import { uuid } from '../../lib/uuid';
@@ -24,17 +27,28 @@ type MeterDialogProps = {
   then?: { says: string; go: () => void };
 };
 
-function useReadMeter(machine: Machine, face: string, old: string | null, done: () => void) {
-  const [id] = useState(uuid);
+/** Both figures as the meters show them; the old one's where it was replaced. */
+type Draft = { face: string; old: string; replaced: boolean };
+
+const written = (id: string, { face, old, replaced }: Draft) => ({
+  id,
+  face: whole(face) ?? Number.NaN,
+  ...(replaced ? { replaced_at: whole(old) ?? Number.NaN } : {}),
+});
+
+const NO_FIGURE = 'A whole figure, as the meter shows it.';
+
+/** What is no figure, said at its field. */
+const figures = ({ face, old, replaced }: Draft) => ({
+  face: whole(face) === null ? NO_FIGURE : null,
+  old: replaced && whole(old) === null ? NO_FIGURE : null,
+});
+
+function useReadMeter(machine: Machine, done: () => void) {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: (sure: boolean) =>
-      readMeter(machine.tag, {
-        id,
-        face: whole(face) ?? -1,
-        ...(old === null ? {} : { replaced_at: whole(old) ?? -1 }),
-        ...(sure ? { sure } : {}),
-      }),
+    mutationFn: ({ sure, ...read }: ReturnType<typeof written> & { sure: boolean }) =>
+      readMeter(machine.tag, { ...read, ...(sure ? { sure } : {}) }),
     onSuccess: (after) => {
       client.setQueryData(machineQuery(machine.tag).queryKey, after);
       void client.invalidateQueries({ queryKey: keys.bench });
@@ -44,22 +58,25 @@ function useReadMeter(machine: Machine, face: string, old: string | null, done: 
 }
 
 /** The meter as it reads now; one that goes backward is questioned, and a replaced one goes on. */
-export const MeterDialog = ({ machine, onClose, then }: MeterDialogProps) => {
-  const [face, setFace] = useState('');
-  const [old, setOld] = useState<string | null>(null);
-  const read = useReadMeter(machine, face, old, () => {
-    onClose();
-    then?.go();
+export default function MeterDialog({ machine, onClose, then }: MeterDialogProps) {
+  const [id] = useState(uuid);
+  const { control, handleSubmit, setValue, watch } = useForm<Draft>({
+    defaultValues: { face: '', old: '', replaced: false },
+    resolver: checkedBy((draft: Draft) => written(id, draft), zMeterRead, {
+      places: { replaced_at: 'old' },
+      first: figures,
+    }),
   });
-  const unread = () => {
+  const done = () => {
     onClose();
     then?.go();
   };
+  const read = useReadMeter(machine, done);
+  const isReplaced = watch('replaced');
   const replaced = () => {
-    setOld('');
+    setValue('replaced', true);
     read.reset();
   };
-  const complete = whole(face) !== null && (old === null || whole(old) !== null);
   const questioned = read.error instanceof Problem && read.error.type === QUESTIONED;
   return (
     <Modal
@@ -74,46 +91,44 @@ export const MeterDialog = ({ machine, onClose, then }: MeterDialogProps) => {
         <>
           <Button
             look="vivid"
-            onClick={() => read.mutate(questioned)}
-            disabled={!complete || read.isPending}
+            onClick={handleSubmit((draft) => read.mutate({ ...written(id, draft), sure: questioned }))}
+            disabled={read.isPending}
             data-primary
           >
             {questioned ? 'I am sure, save it' : 'Save'}
             {then !== undefined && ` and ${then.says}`}
           </Button>
-          {then !== undefined && <Unread onUnread={unread} />}
-          {old === null && <Replaced look={then === undefined ? 'plain' : 'quiet'} onReplaced={replaced} />}
+          {then !== undefined && <Unread onUnread={done} />}
+          {!isReplaced && <Replaced look={then === undefined ? 'plain' : 'quiet'} onReplaced={replaced} />}
         </>
       }
     >
       <Flex direction="column" gap="3">
-        {old !== null && (
-          <Entry
+        {isReplaced && (
+          <FormEntry
+            control={control}
+            field="old"
             label={`The old meter said at the end, ${machine.usage_unit}`}
-            value={old}
-            onChange={setOld}
+            onTyped={read.reset}
             kind="whole"
             most={9}
             name="replaced_at"
           />
         )}
-        <Entry
-          label={old === null ? `It says now, ${machine.usage_unit}` : `The new one says, ${machine.usage_unit}`}
-          value={face}
-          onChange={(value) => {
-            setFace(value);
-            read.reset();
-          }}
+        <FormEntry
+          control={control}
+          field="face"
+          label={!isReplaced ? `It says now, ${machine.usage_unit}` : `The new one says, ${machine.usage_unit}`}
+          onTyped={read.reset}
           kind="whole"
           most={9}
           name="face"
-          hint={face.trim() !== '' && whole(face) === null ? 'Whole figures only, as the meter shows them.' : undefined}
         />
       </Flex>
       {read.isError && <Refusal error={read.error} />}
     </Modal>
   );
-};
+}
 
 const Replaced = ({ look, onReplaced }: { look: 'plain' | 'quiet'; onReplaced: () => void }) => (
   <Button look={look} onClick={onReplaced} data-replaced>

@@ -1,12 +1,17 @@
 import { Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { useController, useForm } from 'react-hook-form';
+import { zPracticeTask } from '../../api/contract/zod.gen';
 import { lessonsQuery, type PracticeGroups, type PracticeHelp, setTask } from '../../api/practice';
-import { Button, Field, FieldLabel } from '../../components/Buttons';
+import { Button, FieldLabel } from '../../components/Buttons';
+import { Wrong } from '../../components/Entry';
+import { FormEntry } from '../../components/FormEntry';
 import { Modal } from '../../components/Modal';
 import { PickOne } from '../../components/PickOne';
 import { Refusal } from '../../components/Refusal';
 import { Select } from '../../components/Select';
+import { checkedBy } from '../../lib/checkedBy';
 import { uuid } from '../../lib/uuid';
 import { familiesOf } from './families';
 import { randomKey } from './randomKey';
@@ -18,17 +23,31 @@ type TaskDialogProps = {
   onClose: () => void;
 };
 
+type Draft = { lesson: string; help: PracticeHelp; dueOn: string };
+
+const written = (id: string, { lesson, help, dueOn }: Draft) => ({
+  id,
+  lesson,
+  help,
+  due_on: dueOn === '' ? null : dueOn,
+});
+
+const withoutLesson = ({ lesson }: Draft) => ({ lesson: lesson === '' ? 'Choose one.' : null });
+
 /** Which lesson, with how much help, until when: the same machine for everybody in the group. */
 export const TaskDialog = ({ group, helps, onClose }: TaskDialogProps) => {
   const { data: list } = useQuery(lessonsQuery);
   const [id] = useState(uuid);
-  const [lesson, setLesson] = useState('');
-  const [help, setHelp] = useState<PracticeHelp>('asked');
-  const [dueOn, setDueOn] = useState('');
-  const setting = useGroupChange(
-    () => setTask(group.id, { id, lesson, help, due_on: dueOn === '' ? null : dueOn }),
-    onClose,
-  );
+  const { control, handleSubmit, getValues } = useForm<Draft>({
+    defaultValues: { lesson: '', help: 'asked', dueOn: '' },
+    resolver: checkedBy((draft: Draft) => written(id, draft), zPracticeTask, {
+      places: { due_on: 'dueOn' },
+      first: withoutLesson,
+    }),
+  });
+  const { field: lesson, fieldState: ofLesson } = useController({ control, name: 'lesson' });
+  const { field: help } = useController({ control, name: 'help' });
+  const setting = useGroupChange(() => setTask(group.id, written(id, getValues())), onClose);
   const families = familiesOf(list?.lessons ?? []);
   return (
     <Modal
@@ -39,8 +58,8 @@ export const TaskDialog = ({ group, helps, onClose }: TaskDialogProps) => {
       actions={
         <Button
           look="vivid"
-          disabled={lesson === '' || setting.isPending}
-          onClick={() => setting.mutate()}
+          disabled={setting.isPending}
+          onClick={handleSubmit(() => setting.mutate())}
           data-primary
           data-set-it
         >
@@ -50,7 +69,13 @@ export const TaskDialog = ({ group, helps, onClose }: TaskDialogProps) => {
     >
       <Flex direction="column" gap="3">
         <FieldLabel htmlFor="task-lesson">Lesson</FieldLabel>
-        <Select id="task-lesson" value={lesson} onPick={setLesson} none="Choose one">
+        <Select
+          id="task-lesson"
+          value={lesson.value}
+          onPick={lesson.onChange}
+          none="Choose one"
+          aria-invalid={ofLesson.invalid || undefined}
+        >
           {families.map(([family, title]) => (
             <optgroup key={family} label={title}>
               {list?.lessons
@@ -64,17 +89,17 @@ export const TaskDialog = ({ group, helps, onClose }: TaskDialogProps) => {
             </optgroup>
           ))}
         </Select>
+        <Wrong id="task-lesson" name="task-lesson" says={ofLesson.error?.message} />
         <FieldLabel as="div">How much help there is</FieldLabel>
         <PickOne
           says="How much help there is"
           mark="help"
           column
           options={helps.map((one) => ({ key: one.help, label: one.label }))}
-          value={help}
-          onPick={(key) => setHelp(helps.find((one) => one.help === key)?.help ?? help)}
+          value={help.value}
+          onPick={help.onChange}
         />
-        <FieldLabel htmlFor="task-due">Until (if there is a day)</FieldLabel>
-        <Field id="task-due" type="date" value={dueOn} onChange={(event) => setDueOn(event.target.value)} />
+        <FormEntry control={control} field="dueOn" label="Until (if there is a day)" kind="date" name="task-due" />
         {setting.error !== null && <Refusal error={setting.error} />}
       </Flex>
     </Modal>
