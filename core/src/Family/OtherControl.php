@@ -35,8 +35,9 @@ final readonly class OtherControl extends CommonFamily
     public function symptoms(): array
     {
         return [
-            Symptom::DeadTravel, Symptom::Heavy, Symptom::NoSpringBack, Symptom::Drags, Symptom::DoesNotHold,
-            Symptom::PlayChanges, Symptom::EndOfThread, Symptom::Wobbles, Symptom::AgainAndAgain,
+            Symptom::CreepsOut, Symptom::DeadTravel, Symptom::Heavy, Symptom::NoSpringBack, Symptom::Drags,
+            Symptom::DoesNotHold, Symptom::PlayChanges, Symptom::EndOfThread, Symptom::Wobbles,
+            Symptom::AgainAndAgain,
         ];
     }
 

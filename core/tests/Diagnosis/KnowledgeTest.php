@@ -62,7 +62,7 @@ final class KnowledgeTest extends TestCase
             'speed_selector' => ['wrong_direction', 'creeps_out'],
             'mode_cables' => ['does_not_hold'],
             'brake_pull' => ['does_not_hold'],
-            'other_control' => ['does_not_hold'],
+            'other_control' => ['creeps_out', 'does_not_hold'],
         ];
         foreach (FamilyKey::cases() as $family) {
             yield $family->value => [$family, $stopping[$family->value]];

@@ -17,6 +17,7 @@ use VividPull\Core\Procedure\JobStage;
 use VividPull\Core\Procedure\Measure;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Step;
+use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Tests\Support\TestJob;
 use VividPull\Core\Wire\RunCodec;
@@ -137,6 +138,28 @@ final class FamiliesTest extends TestCase
                 Families::of(FamilyKey::ClutchLever)->proofs(self::plainRun()),
             ),
         );
+    }
+
+    /** By what no job is signed nobody runs it either: it can be told, and stops it. Common practice, no source. */
+    #[DataProvider('families')]
+    public function test_what_a_gate_holds_a_job_for_can_be_reported_as_a_danger(Family $family): void
+    {
+        $stopping = Symptom::stopping($family->symptoms(), $family->worksWhileHeld());
+        foreach ($family->gates() as $gate) {
+            $tells = match ($gate->key) {
+                GateKey::StillAtRest => [Symptom::CreepsOut, Symptom::CreepsIn, Symptom::RunsOn],
+                GateKey::Releases => [Symptom::CreepsIn],
+                GateKey::SnapShut => [Symptom::StaysOpen],
+                GateKey::BladeStops => [Symptom::RunsOn],
+                GateKey::BrakeHolds => [Symptom::DoesNotHold, Symptom::RunsOn],
+                default => $stopping,
+            };
+            self::assertNotSame(
+                [],
+                array_filter($tells, static fn (Symptom $one): bool => in_array($one, $stopping, true)),
+                "{$family->title()} has a gate for it, and no symptom: {$gate->key->value}",
+            );
+        }
     }
 
     public function test_a_throttle_is_proved_in_every_pose_of_the_bars(): void

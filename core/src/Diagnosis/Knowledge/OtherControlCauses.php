@@ -57,7 +57,8 @@ final readonly class OtherControlCauses implements KnownFamily
                 Bearing::MoreSlack,
             )
                 ->shows('play:tight', Grade::Always, 'play too small is what is read')
-                ->brings(Symptom::Drags, Grade::Always, 'it is never let go'),
+                ->brings(Symptom::Drags, Grade::Always, 'it is never let go')
+                ->brings(Symptom::CreepsOut, Grade::Usually, 'it works with the control let go'),
             Cause::setting(
                 'too_loose',
                 'Play too large',
@@ -85,7 +86,8 @@ final readonly class OtherControlCauses implements KnownFamily
             Cause::of('broken_spring', 'A weak, broken or unhooked spring', Commonness::Occasional, 'Hook it on, or replace it.', 10)->imitates()
                 ->shows('spring:broken', Grade::Always, 'it is seen')
                 ->brings(Symptom::NoSpringBack, Grade::Always, 'nothing draws it back')
-                ->brings(Symptom::Drags, Grade::Usually, 'nothing draws it off'),
+                ->brings(Symptom::Drags, Grade::Usually, 'nothing draws it off')
+                ->brings(Symptom::CreepsOut, Grade::Usually, 'nothing draws it off'),
             Cause::of('worn_adjuster', 'A worn adjuster', Commonness::Occasional, 'Replace it; take the play up at the other end.', 20)
                 ->shows('barrel:loose', Grade::Always, 'a hand feels it')
                 ->brings(Symptom::Wobbles, Grade::Always, 'its thread is worn')
@@ -94,7 +96,8 @@ final readonly class OtherControlCauses implements KnownFamily
                 ->shows('end:stiff', Grade::Always, 'by hand it is stiff, too')
                 ->brings(Symptom::Heavy, Grade::Usually, 'it rubs')
                 ->brings(Symptom::NoSpringBack, Grade::Usually, 'it stays where it was')
-                ->brings(Symptom::Drags, Grade::Usually, 'it stays where it was'),
+                ->brings(Symptom::Drags, Grade::Usually, 'it stays where it was')
+                ->brings(Symptom::CreepsOut, Grade::Usually, 'it stays where it was'),
         ];
     }
 }

@@ -24,6 +24,7 @@ final readonly class FaultyOtherControl implements FaultyFamily
         $play = $is->play();
 
         return [
+            'creeps_out' => $play < -1.6 || ! $is->springsBack(),
             'drags' => $play < -1.1 || ! $is->springsBack(),
             'does_not_hold' => $play + 0.5 * $is->of('bracket') > 1.5,
         ];
