@@ -14,7 +14,7 @@ final readonly class OwnWords
     private const NOT = '(?:not|never|no longer|hardly|barely|refuses to|fails to)(?: (?:always|quite|really|fully|properly|completely|even|ever|want to|seem to))?';
 
     /** That a fault is not there: taken out before anything is read. That it should not be is a complaint. */
-    private const NO_FAULT = '/(?<!should )(?<!must )(?<!may )\b(?:(?:not|never|no longer)(?: (?:really|quite|even|ever))?|no(?: (?:fluid|oil|sign of|trace of|visible|more))?|nothing|without) (?:stick|stuck|hang|slip|drag|creep|crawl|lurch|jump|jam|snag|catching|bind|leak|drip|weep|rub|grind|crunch|scream|fray|worn|seiz|keep|rac|come loose|pop|fall out|fade|roll away|bubbl)\w*/u';
+    private const NO_FAULT = '/(?<!should )(?<!must )(?<!may )\b(?:(?:not|never|no longer)(?: (?:really|quite|even|ever))?|no(?: (?:fluid|oil|sign of|trace of|visible|more))?|nothing|without) (?:stick|stuck|hang|slip|drag|creep|crawl|lurch|jump|jam|snag|catching|bind|leak|drip|weep|rub|grind|crunch|scream|fray|worn|seiz|keep(?! (?:it|us|me|the \w+) (?:on|from|back|still|there|in park))|rac|come loose|pop|fall out|fade|roll away|bubbl)\w*/u';
 
     /** How people say that something comes back, and not at once. */
     private const SLOW_BACK = 'slow(?:ly)? to (?:return|come back|come up|close|shut|drop)|(?:comes?|goes|springs?) (?:back|up|shut|down)(?: too| very)? slow|(?:returns?|returning|closes?|closing|shuts?|shutting|snaps?|drops?|dropping|falls?)(?: back| shut| down)?(?: too| very)? slow|slow(?:ly)? (?:coming|going|returning|closing)|sluggish|lazy';
@@ -45,7 +45,7 @@ final readonly class OwnWords
         .'(?:lever|handle|pedal|bail|bar)s? (?:is |are )?(?:up|open|out)\\b|not (?:press|pull|held|squeez|touch)|(?:in|at) (?:neutral|n|idle)\\b|while idling|when idling)';
 
     /** The lever that takes the drive out is held. */
-    private const HELD = '(?:(?:lever|clutch|handle|pedal)(?: is| held)? (?:in\\b|pulled|down|pressed|squeezed|held|on the bar|at the bar)|(?:pull|squeeze|press|hold)(?:ing)? (?:the )?(?:lever|clutch|handle|pedal)|standstill|at the lights)';
+    private const HELD = '(?:(?:lever|clutch|handle|pedal)(?: is| held)?(?: fully| right| all the way| completely)? (?:in\\b|pulled|down|pressed|squeezed|held|on the bar|at the bar)|(?:pull|squeeze|press|hold)(?:ing)? (?:the )?(?:lever|clutch|handle|pedal)|standstill|at the lights)';
 
     private const GOES_ON = 'keeps? (?:on\b|(?!need|hav|com|slip|stall|break|lock|jump|ask|say)\w+ing\b)|carr(?:y|ies) on|runs? (?:on\b(?! (?:the|a|its|one|petrol|test|idle|choke)\b)|away)|(?:took|takes) off (?:by itself|on its own|with me)|speeds on';
 
@@ -67,13 +67,13 @@ final readonly class OwnWords
             self::CREEP, 'lurch', '(?<!lever )(?<!cable )drags?', 'jumps? (?:forward|[^.]*(?:in|into) gear)',
             'stalls?[^.]*(?:in gear|lights|i stop|stopping)', 'takes? off (?:before|with)',
             '(?:wants to|still|keeps?) (?:mov|driv|go|pull|roll|push|wants)', 'inches (?:forward|ahead)',
-            '(?:moves?|drives?|pulls?|drags?|rolls?|stop)\b[^.]*(?:lever|clutch|handle) (?:is )?(?:in|pulled)',
+            '(?:moves?|drives?|pulls?|drags?|rolls?|stop)\b[^.]*(?:lever|clutch|handle) (?:is )?(?:fully |right |all the way )?(?:in|pulled)',
             '(?:lever|clutch|handle) (?:is )?(?:in|pulled)[^.]*(?:moves?|drives?|pulls?|jump)',
             'wants (?:forward|off|to)', 'shot forward', 'pulls at the clutch', '(?:dies|died|stalls?)[^.]*(?:into|in) (?:first|gear)',
             '(?:pedal|clutch) [^.]*to the floor[^.]*moves', self::DRIVES.'[^.]*'.self::HELD, self::HELD.'[^.]*'.self::DRIVES,
             '(?:rides?|drives?|goes|takes?) off (?:alone|by itself)',
             self::NOT.' (?:release|lets? go|disengage|free|clear|separat|open|stand|stop|stay still|idle in gear)',
-            'under ?way',
+            'under ?way', 'fluid (?:under|below|on|at|around|over)', 'takes? off (?:in gear|in first)',
             '(?:fluid|oil[^.]*(?:slave|master|reservoir)|(?:slave|master|reservoir)[^.]*oil)[^.]*(?:leak|drip|weep|wet|lost|gone|low|missing)',
             'reservoir[^.]*(?:empty|dry)', '(?:leak|drip|weep|lost|loses|losing)[^.]*(?:fluid|slave|master)', 'lever[^.]*sinks',
             '(?:moves|drives|goes|rolls) off (?:by itself|alone|on its own)', self::HELD.'[^.]*wheels?[^.]*still turns?', self::NOT.' hold it[^.]*without the brake',
@@ -166,6 +166,7 @@ final readonly class OwnWords
             '(?:(?:rev|race)s?|picks? up|speeds? up|engine speed)[^.]*(?:turn|steer|bars?|handlebar)',
             '(?:steer|turn)[^.]*(?:rev|idle|race|speeds? up)',
             'full lock[^.]*(?:rev|race)', 'surges?[^.]*(?:turn|steer)',
+            '(?:goes|gets|runs) faster[^.]*(?:steer|turn (?:left|right|the (?:bars|wheel)))',
             'accelerat[^.]*(?:turns?|bends?|corners?|steering)\b', 'revs?\b[^.]*(?:roundabout|corner|bend|hairpin)',
         ],
         'creeps_out' => [
@@ -176,14 +177,14 @@ final readonly class OwnWords
             'always (?:on\b|engaged|turning|driving)', 'let go[^.]*'.self::MOVES,
             self::MOVES.'[^.]*(?:with[^.]*|after|once) (?:let go|released)', 'walks? (?:off|away)',
             '(?:drive|auger|head|belt|blade|wheels?|tracks?|chain|line)[^.]*stays? on', 'idling[^.]*'.self::MOVES,
-            self::MOVES.'[^.]*idling', 'goes on (?:turning|moving|going)', self::MOVES.'[^.]*in n(?:eutral)?\b',
+            self::MOVES.'[^.]*idling', 'goes on (?:turning|moving|going|spinning|running|working)', self::MOVES.'[^.]*in n(?:eutral)?\b',
             'handle is up', self::GOES_ON,
             self::NOT.' (?:stop|let go|stand|stay still|cut out|come to rest|disengage)',
             'wants to (?:drive|move|go)',
             '(?<!not )(?<!never )(?<!no longer )(?<!no )(?:mov|turn|driv|roll|spin|go)\w*[^.]*at idle', 'rolls? on',
             '(?<!cable )(?<!wire )(?<!trigger )(?<!lever )(?<!handle )(?<!brake )(?<!brakes )drags?\b',
             '(?:mov|pull|digg)\w*[^.]*(?:after|when|once) (?:i|we|you) (?:let go|release)', self::NOT.' be (?:switched|turned) off',
-            self::NOT.' stay put', '(?:drive|auger|belt|it) (?:is|stays) always (?:in|on)\b', 'neutral[^.]*(?:drives|moves|turns)', 'in the neutral position',
+            self::NOT.' stay put', '(?:drive|auger|belt|it) (?:is|stays) always (?:in|on)\b', 'neutral[^.]*(?:drives|moves|turns|pulls|pushes|creeps)', 'engages?[^.]*(?:although|even though|while)[^.]*(?:back|up|off|released|out)\b', 'in the neutral position',
             '(?:moves|drives|goes)[^.]*as soon as[^.]*(?:engine|start)',
             '(?:turns?|turning|rotat\w*|runs?|running|spins?|spinning|moves?) all the time', 'let go[^.]*still (?:bites?|grips?|drives?|turns?)',
         ],
@@ -199,19 +200,20 @@ final readonly class OwnWords
         'wrong_direction' => [
             'wrong (?:way|direction)', '(?:forward|back)[^.]*in (?:reverse|forward)',
             '(?:reverse|r ?1|back)(?! and forward)[^.]*forward', 'in r\b[^.]*(?:forward|ahead)',
-            'backwards? in (?:first|second|third|fourth|forward|f ?\d)', '(?:forward|f ?1)[^.]*back',
+            'backwards? in (?:first|second|third|fourth|forward|f ?\d)', '(?:forward|f ?1)[^.]*back', '(?:first|second|third|fourth)(?: gear)? (?:goes|drives|moves|is) back',
             'reverse[^.]*ahead', '(?:mixed up|swapped|the wrong way round)',
         ],
         'starts_sometimes' => [
             'start[^.]*(?:sometimes|now and then|bad|not always|every|only|third|second|fifth|tenth|most|tries)',
-            self::NOT.' (?:start|fire)', 'hard to start', '(?:or|unless|else|until)[^.]*(?:cuts|goes|dies) ?(?:out|off|dead)', 'no spark', 'many pulls',
+            self::NOT.' (?:start|fire)', 'hard to start', '(?:or|unless|else|until)[^.]*(?:cuts|goes|dies) ?(?:out|off|dead)', 'no spark', 'many pulls', 'only (?:starts|fires|runs) (?:when|if|with)',
             'pull[^.]*\b(?:five|six|ten|many|several|\d+) times', 'sometimes[^.]*start', 'no start',
         ],
         'rope_hard' => [
             'rope', 'cord', '(?:pull|recoil) start',
         ],
         'runs_on' => [
-            self::GOES_ON, '(?:goes|turns?|spins?) on', 'blade[^.]*(?:spin|run|go(?:es|ing)\b)', 'slow to stop',
+            self::GOES_ON, '(?:goes|turns?|spins?) on', 'blade[^.]*(?:spin|run|go(?:es|ing)\b)',
+            'blade[^.]*(?:turned|spun|ran|stopped)[^.]*\b(?:[4-9]|\d\d) ?s(?:ec\w*)?\b[^.]*(?:after|release|let go)', 'slow to stop',
             self::NOT.' (?:stop|switch|turn it|shut|die|cut)', 'stops? (?:too )?late',
             '(?:goes|turns?|spins?|runs?|keeps?|ages|seconds)\b[^.]*after letting go',
             '(?:long|ages|forever) to (?:stop|die)', 'only (?:works|stops)[^.]*sometimes',
@@ -263,7 +265,8 @@ final readonly class OwnWords
             '(?:poor|bad|weak) brak', 'lever[^.]*long way', self::SLIPS, 'fades?', 'useless',
             '(?:pulls?|goes|comes) all the way(?! out)',
             '(?:(?:jumps?|pops?|slips?|comes?|falls?) (?:out|open|loose|undone|off)|came (?:open|undone|loose))',
-            '(?:opens?|tips?)[^.]*by itself', 'only one (?:rear )?wheel', 'park\b[^.]*(?:grat|grind)',
+            '(?:opens?|tips?)[^.]*(?:by itself|while driving|when driving|on the road|under way)', 'no good', self::NOT.' keep',
+            '(?:have|has|need|needs) to pump',  'only one (?:rear )?wheel', 'park\b[^.]*(?:grat|grind)',
             'past (?:square|centre|center)', 'over.?cent(?:re|er)', self::LINING,
             self::NOT.' stay in (?:park|gear|low|high)', '(?:brake|lock|latch)s?[^.]*(?:failed|fails|lost)', 'touches the (?:bar|grip)',
             'lets [^.]*roll', '(?:pull|squeeze) the lever all the way', 'dropped (?:open|down|while)',
@@ -274,7 +277,7 @@ final readonly class OwnWords
             'drag', 'rub', 'smells? (?:hot|burn)',
             '(?:wheel|drum|brake|hub)s? (?:is|are|gets?|runs?) (?:very |too )?hot(?! (?:as|no))',
             'gets? (?:very )?hot', 'hot (?:drum|wheel|brake)', 'binds?', 'squeal', 'brakes? (?:\w+ )?stays? on',
-            'brakes? (?:is |are )?blocked', 'brakes by itself', self::NOT.' (?:release|let go|free|come off)',
+            'brakes? (?:is |are )?blocked', 'locks? (?:on|up)\b', 'brakes by itself', self::NOT.' (?:release|let go|free|come off)',
         ],
     ];
 
