@@ -277,7 +277,7 @@ final class FamiliesTest extends BrowserTestCase
         $this
             ->as('ines')
             ->onBench('RT-30', 'clutch', Preparation::OKS)
-            ->line('spongy', 'yes')
+            ->line('spongy', 'yes', 'holds')
             ->see('no cable play to set', 'the maker\'s own fluid procedure');
         self::assertSame([], $this->browser->findElements(WebDriverBy::cssSelector('[data-replace]')));
     }

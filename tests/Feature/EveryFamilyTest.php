@@ -58,7 +58,7 @@ final class EveryFamilyTest extends TestCase
             'RT-30',
             'clutch',
             FamilyKey::HydraulicClutch,
-            $yes + ['found:lever_feel' => 'firm'],
+            $yes + ['found:lever_feel' => 'firm', 'found:no_slip' => 'holds', 'check:no_slip' => 'holds'],
         ];
         yield 'a throttle grip' => [
             'QB-03',

@@ -57,7 +57,14 @@ final readonly class FaultyMachines
                 ],
             ['found:takes_hold' => ['4 mm', 'no play is read on this control']])];
         yield 'a hydraulic clutch that is spongy' => ['RT-30', 'clutch', FamilyKey::HydraulicClutch, new Technician(
-            $yes + ['found:lever_feel' => 'spongy', 'check:lever_feel' => 'firm', 'cure' => 'other'],
+            $yes
+                + [
+                    'found:lever_feel' => 'spongy',
+                    'found:no_slip' => 'holds',
+                    'check:lever_feel' => 'firm',
+                    'check:no_slip' => 'holds',
+                    'cure' => 'other',
+                ],
             ['found:lever_feel' => ['+1t', 'Nothing is turned on this control']])];
         yield 'a throttle grip with too much play, read on a stand and turned one too many' => [
             'QB-03',

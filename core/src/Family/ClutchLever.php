@@ -171,15 +171,11 @@ final readonly class ClutchLever extends CommonFamily
                     Suspect::of('the wrong oil, or oil too thick in the cold', Cure::EngineOil),
                     Suspect::toReplace('warped or notched plates', Part::Plates),
                 ),
-            Proof::choice('no_slip', 'Lever out, in a high gear against the brake, or under load: does it hold?', [
-                'holds' => 'It holds: the engine labours or stalls',
-                'slips' => 'It slips: the engine speeds up, the wheel does not',
-            ], ['holds'], self::RUNNING
-                .' Once and briefly: a clutch that slips gets hot. Or as the book has it.')->running()->erring(['slips' => Bearing::Taut])->suspecting(
-                    Suspect::of('the wrong or old oil', Cure::EngineOil),
-                    Suspect::toReplace('worn or burnt plates', Part::Plates),
-                    Suspect::of('weak clutch springs'),
-                ),
+            self::holds(self::RUNNING)->erring(['slips' => Bearing::Taut])->suspecting(
+                Suspect::of('the wrong or old oil', Cure::EngineOil),
+                Suspect::toReplace('worn or burnt plates', Part::Plates),
+                Suspect::of('weak clutch springs'),
+            ),
             Proof::choice('bite', 'Where does it bite?', [
                 'early' => 'As it leaves the bar', 'middle' => 'In the middle', 'late' => 'At the very end',
             ], ['middle'], 'Test ride only by a licensed rider in gear, away from traffic.')

@@ -131,6 +131,21 @@ abstract readonly class CommonFamily implements Family
         return [];
     }
 
+    /** Whether a clutch of plates holds under load. */
+    protected static function holds(string $caution): Proof
+    {
+        return Proof::choice(
+            'no_slip',
+            'Lever out, in a high gear against the brake, or under load: does it hold?',
+            [
+                'holds' => 'It holds: the engine labours or stalls',
+                'slips' => 'It slips: the engine speeds up, the wheel does not',
+            ],
+            ['holds'],
+            "{$caution} Once and briefly: a clutch that slips gets hot. Or as the book has it.",
+        )->running();
+    }
+
     /** @return list<Cure> */
     public function cures(): array
     {

@@ -102,6 +102,13 @@ final readonly class HydraulicClutch extends CommonFamily
                     Suspect::of('a push rod without its clearance'),
                     Suspect::toReplace('warped or notched plates', Part::Plates),
                 ),
+            self::holds(self::CARBON_MONOXIDE.' Brake on, nobody in front, hands clear of chain and wheel.')
+                ->foundToo()
+                ->suspecting(
+                    Suspect::of('a lever without its free travel, that holds the piston in'),
+                    Suspect::of('the wrong or old oil', Cure::EngineOil),
+                    Suspect::toReplace('worn or burnt plates', Part::Plates),
+                ),
         ];
     }
 

@@ -11,12 +11,14 @@ use VividPull\Core\Cable\Run;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Family\Family;
 use VividPull\Core\Input\Node;
+use VividPull\Core\Procedure\Cure;
 use VividPull\Core\Procedure\GateKey;
 use VividPull\Core\Procedure\Inspection;
 use VividPull\Core\Procedure\JobStage;
 use VividPull\Core\Procedure\Measure;
 use VividPull\Core\Procedure\Proof;
 use VividPull\Core\Procedure\Step;
+use VividPull\Core\Procedure\Suspect;
 use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Spec\FamilyKey;
 use VividPull\Core\Tests\Support\TestJob;
@@ -137,6 +139,24 @@ final class FamiliesTest extends TestCase
                 static fn (Proof $proof): string => $proof->key,
                 Families::of(FamilyKey::ClutchLever)->proofs(self::plainRun()),
             ),
+        );
+    }
+
+    /** Common practice, no source: a clutch of plates that slips is not fit, whatever works it. */
+    public function test_a_clutch_worked_by_fluid_is_tried_under_load_too(): void
+    {
+        $proofs = array_column(
+            array_map(
+                static fn (Proof $proof): array => [$proof->key, $proof],
+                Families::of(FamilyKey::HydraulicClutch)->proofs(self::plainRun()),
+            ),
+            1,
+            0,
+        );
+        self::assertSame(['lever_feel', 'no_creep', 'no_slip'], array_keys($proofs));
+        self::assertSame(
+            [null, Cure::EngineOil, null],
+            array_map(static fn (Suspect $one): ?Cure => $one->cure, $proofs['no_slip']->suspects),
         );
     }
 

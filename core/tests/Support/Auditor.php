@@ -64,7 +64,7 @@ final class Auditor
             'bite' => ['middle'],
         ],
         'automatic_clutch' => ['still_at_idle' => ['yes'], 'takes_hold' => ['smoothly']],
-        'hydraulic_clutch' => ['lever_feel' => ['firm'], 'no_creep' => ['yes']],
+        'hydraulic_clutch' => ['lever_feel' => ['firm'], 'no_creep' => ['yes'], 'no_slip' => ['holds']],
         'twist_grip' => [
             'snap_shut straight' => ['yes'],
             'snap_shut left' => ['yes'],
@@ -143,7 +143,7 @@ final class Auditor
     /** What is tried with the engine running or the machine moving: only once everything is back. */
     private const RUNNING = [
         'clutch_lever' => ['no_creep', 'no_slip', 'bite'], 'automatic_clutch' => ['still_at_idle', 'takes_hold'],
-        'hydraulic_clutch' => ['no_creep'], 'trigger_throttle' => ['idle_still'],
+        'hydraulic_clutch' => ['no_creep', 'no_slip'], 'trigger_throttle' => ['idle_still'],
         'pedal_throttle' => ['take_off'], 'sliding_drive' => ['nothing_at_rest', 'on_grass'],
         'engage_by_pull' => ['nothing_at_rest', 'light_load', 'under_load'],
         'release_by_pull' => ['stands_pulled', 'drives_released', 'under_load'], 'bail' => ['stops'],
