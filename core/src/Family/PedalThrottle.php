@@ -60,7 +60,7 @@ final readonly class PedalThrottle extends CommonFamily
     public function symptoms(): array
     {
         return [
-            Symptom::LowTopSpeed, Symptom::NotWideOpen, Symptom::Jerky, Symptom::DeadTravel, Symptom::StaysOpen,
+            Symptom::LowTopSpeed, Symptom::TooFast, Symptom::NotWideOpen, Symptom::Jerky, Symptom::DeadTravel, Symptom::StaysOpen,
             Symptom::Heavy, Symptom::NoSpringBack, Symptom::PlayChanges, Symptom::EndOfThread,
             Symptom::AgainAndAgain,
         ];

@@ -134,6 +134,12 @@ final readonly class OwnWords
             'top end', 'walking pace', 'gutless', 'lost[^.]*speed', 'speed is (?:down|low)',
             'used to (?:go|be) fast',
         ],
+        'too_fast' => [
+            '(?<!idle )(?<!idles )(?<!idling )(?<!not )too fast', '(?:faster|quicker) than (?:it|the|its|before|allowed|last|usual|ever)',
+            'over.?speed', 'over.?rev', 'above (?:its|the) (?:governed |speed )?limit', 'way too quick', 'dangerously fast',
+            'governor[^.]*(?:does nothing|'.self::NOT.' work|gone|tied|removed|off|disabled|broken)', 'no governor', '(?:tied|wired|strapped|bent)[^.]*governor',
+            self::NOT.' (?:limited|governed)',
+        ],
         'not_wide_open' => [
             'full throttle', self::NOT.' (?:open|(?:wide|fully|all the way) open)', 'half throttle',
             'three.?quarters?', '3\/4', self::NOT.' (?:rev|get[^.]*(?:open|full)|give full|reach (?:full|the top))',

@@ -18,6 +18,7 @@ enum Symptom: string
     case Jerky = 'jerky';
     case DeadTravel = 'dead_travel';
     case LowTopSpeed = 'low_top_speed';
+    case TooFast = 'too_fast';
     case NotWideOpen = 'not_wide_open';
     case StaysOpen = 'stays_open';
     case IdleRises = 'idle_rises';
@@ -51,6 +52,7 @@ enum Symptom: string
             self::Jerky => 'Takes off with a jerk',
             self::DeadTravel => 'Dead travel first',
             self::LowTopSpeed => 'Low top speed',
+            self::TooFast => 'Faster than its limit',
             self::NotWideOpen => 'Does not open fully',
             self::StaysOpen => 'Does not snap shut, or shuts slowly',
             self::IdleRises => 'Idle rises when steering',
@@ -95,7 +97,7 @@ enum Symptom: string
         return match ($this) {
             self::NoSpringBack => $worksWhileHeld,
             self::StaysOpen, self::CreepsIn, self::CreepsOut, self::IdleRises, self::RunsOn, self::DoesNotHold,
-            self::WrongDirection => true,
+            self::WrongDirection, self::TooFast => true,
             self::Slips, self::HardToShift, self::BitesEarly, self::BitesLate, self::Soft, self::Heavy,
             self::PlayChanges, self::Jerky, self::DeadTravel, self::LowTopSpeed,
             self::NotWideOpen, self::Weak, self::HardToPullBack, self::StartsSometimes, self::RopeHard,

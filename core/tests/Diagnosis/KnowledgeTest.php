@@ -51,7 +51,7 @@ final class KnowledgeTest extends TestCase
             // A grip that does not come back by itself stays open, whatever it is called.
             'twist_grip' => ['stays_open', 'idle_rises', 'no_spring_back'],
             'trigger_throttle' => ['stays_open', 'creeps_out', 'no_spring_back'],
-            'pedal_throttle' => ['stays_open', 'no_spring_back'],
+            'pedal_throttle' => ['too_fast', 'stays_open', 'no_spring_back'],
             // And a handle that drives or turns something goes on with it.
             'sliding_drive' => ['creeps_out', 'no_spring_back'],
             'engage_by_pull' => ['creeps_out', 'no_spring_back'],

@@ -169,6 +169,7 @@ final class FamiliesTest extends TestCase
             $tells = match ($gate->key) {
                 GateKey::StillAtRest => [Symptom::CreepsOut, Symptom::CreepsIn, Symptom::RunsOn],
                 GateKey::Releases => [Symptom::CreepsIn],
+                GateKey::SpeedGoverned => [Symptom::TooFast],
                 GateKey::SnapShut => [Symptom::StaysOpen],
                 GateKey::BladeStops => [Symptom::RunsOn],
                 GateKey::BrakeHolds => [Symptom::DoesNotHold, Symptom::RunsOn],

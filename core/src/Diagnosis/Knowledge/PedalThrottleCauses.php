@@ -41,8 +41,8 @@ final readonly class PedalThrottleCauses implements KnownFamily
             Check::story([...Shared::GROWS, ...Shared::JUMPED]),
             Check::of('second', 'Play of the secondary cable', 'At the carburettor barrel, pedal up.', 'Inside its band', ['tight' => 'Too little', 'loose' => 'Too much'], 3.0)->using('rule'),
             Check::of('open', 'Carburettor at full pedal', 'Pedal held fully down, key out: can the throttle still be moved on by hand?', 'At its stop, and no more', ['short' => 'It can be moved on', 'over' => 'It is at its stop before the pedal is down'], 2.0)->as('proof:wide_open'),
-            Check::of('governor', 'Governor arm, spring and nut', 'Arm straight, spring whole, half an inch of thread behind the nut?', 'As it should be', ['spring' => 'Spring weak, broken or in another hole', 'nut' => 'Nut screwed down'], 2.0)->as('inspection:governor'),
-            Check::of('tyre', 'Tyres', 'Diameter at their pressure.', 'As the machine had them', ['small' => 'Smaller, or soft'], 3.0)->as('measure:tyre')->using('tape'),
+            Check::of('governor', 'Governor arm, spring and nut', 'Arm straight, spring whole, half an inch of thread behind the nut?', 'As it should be', ['spring' => 'Spring weak, broken or in another hole', 'nut' => 'Nut screwed down', 'raised' => 'Stronger spring, tied up, or set past its limit'], 2.0)->as('inspection:governor'),
+            Check::of('tyre', 'Tyres', 'Diameter at their pressure.', 'As the machine had them', ['small' => 'Smaller, or soft', 'large' => 'Larger'], 3.0)->as('measure:tyre')->using('tape'),
             Check::of('belt', 'Drive belt and clutches', 'Look at the belt: width, glaze, cracks.', 'Good', ['worn' => 'Narrow, glazed or cracked'], 6.0)->under('engine cover', 4.0)->saying('Engine off, key out. Hot parts burn.'),
             Check::of('engine', 'Engine by itself', 'Does it run evenly and pull, air filter clean?', 'It does', ['poor' => 'It misses, or the filter is dirty'], 6.0)->running('Outdoors: carbon monoxide kills. In neutral, brake set, nobody in front.'),
             Shared::conduit(),
@@ -88,6 +88,9 @@ final readonly class PedalThrottleCauses implements KnownFamily
                 ->shows('governor:spring', Grade::Always, 'it is seen at the governor')
                 ->brings(Symptom::LowTopSpeed, Grade::Usually, 'the governor closes early')
                 ->brings(Symptom::NotWideOpen, Grade::Sometimes, 'nothing draws the throttle open'),
+            Cause::of('governor_raised', 'Governor set past its limit, tied up, or with a stronger spring', Commonness::Rare, 'Set it back to the limit of the book. It is never raised past it.', 15)
+                ->shows('governor:raised', Grade::Always, 'it is seen at the governor')
+                ->brings(Symptom::TooFast, Grade::Always, 'it closes too late, or not at all'),
             Cause::of('pedal_sticks', 'A pedal that sticks, or a mat under it', Commonness::Occasional, 'Clear it, grease its pivot, mend its spring.', 8)->imitates()
                 ->shows('pedal:sticks', Grade::Always, 'a hand feels it')
                 ->brings(Symptom::StaysOpen, Grade::Usually, 'it holds the pedal down')
@@ -97,6 +100,9 @@ final readonly class PedalThrottleCauses implements KnownFamily
             Cause::of('small_tyres', 'Smaller or soft tyres', Commonness::Rare, 'Inflate them, or fit the size the machine had.', 15)->imitates()
                 ->shows('tyre:small', Grade::Always, 'the tape tells')
                 ->brings(Symptom::LowTopSpeed, Grade::Always, 'each turn goes less far'),
+            Cause::of('large_tyres', 'Larger tyres', Commonness::Rare, 'Fit the size the machine had.', 15)->imitates()
+                ->shows('tyre:large', Grade::Always, 'the tape tells')
+                ->brings(Symptom::TooFast, Grade::Usually, 'each turn goes farther'),
             Cause::of('worn_belt', 'A worn drive belt', Commonness::Occasional, 'Replace the belt.', 40)->imitates()
                 ->shows('belt:worn', Grade::Always, 'it is seen')
                 ->brings(Symptom::LowTopSpeed, Grade::Usually, 'a narrow belt never reaches its last speed')

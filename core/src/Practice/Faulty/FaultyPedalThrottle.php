@@ -15,6 +15,8 @@ final readonly class FaultyPedalThrottle implements FaultyFamily
             'second_loose' => AnyCable::spoilt('second', 1.3, 3.0),
             'second_tight' => AnyCable::spoilt('second', -2.6, -1.3),
             'governor_nut' => AnyCable::spoilt('nut', 0.15, 0.5),
+            'governor_raised' => AnyCable::spoilt('raised', 0.15, 0.5),
+            'large_tyres' => AnyCable::spoilt('large', 0.1, 0.25),
             'governor_spring' => AnyCable::spoilt('governor', 0.2, 0.6),
             'pedal_sticks' => AnyCable::spoilt('stiff', 0.6, 1.4, 'pedal', 0.4, 1.0),
             'small_tyres' => AnyCable::spoilt('tyres', 0.1, 0.25),
@@ -35,6 +37,7 @@ final readonly class FaultyPedalThrottle implements FaultyFamily
 
         return [
             'low_top_speed' => $speed < 0.88,
+            'too_fast' => $speed * (1.0 + $is->of('raised')) * (1.0 + $is->of('large')) > 1.06,
             'not_wide_open' => $opens < 0.85,
             'jerky' => $play < -1.1 || $is->of('second') < -1.2 || $is->of('belt') > 0.4 || $is->of('engine') > 0.35,
             'stays_open' => ! $is->springsBack() || $play < -2.0 || $is->of('second') < -1.6,
@@ -53,8 +56,12 @@ final readonly class FaultyPedalThrottle implements FaultyFamily
                 : ($is->sees(-1.0 - $play, 0.1, 0.2) ? 'over' : null),
             'governor' => $is->sees($is->of('governor'), 0.12, 0.04)
                 ? 'spring'
-                : ($is->sees($is->of('nut'), 0.08, 0.03) ? 'nut' : null),
-            'tyre' => $is->sees($is->of('tyres'), 0.05, 0.015) ? 'small' : null,
+                : ($is->sees($is->of('raised'), 0.08, 0.03)
+                    ? 'raised'
+                    : ($is->sees($is->of('nut'), 0.08, 0.03) ? 'nut' : null)),
+            'tyre' => $is->sees($is->of('tyres'), 0.05, 0.015)
+                ? 'small'
+                : ($is->sees($is->of('large'), 0.05, 0.015) ? 'large' : null),
             'belt' => $is->sees($is->of('belt'), 0.08, 0.03) ? 'worn' : null,
             'engine' => $is->sees($is->of('engine'), 0.08, 0.03) ? 'poor' : null,
         ];

@@ -301,6 +301,20 @@ const ofAny: Pictures = {
       <circle cx="36" cy="40" r="3.5" fill={paint['steel.dark']} />
     </>
   ),
+  too_fast: (
+    <>
+      <path
+        d="M12 40A24 24 0 1 1 60 40"
+        stroke={paint['steel.mid']}
+        strokeWidth="3"
+        fill="none"
+        strokeLinecap="round"
+      />
+      <path d="M54 24A24 24 0 0 1 60 40" stroke={paint.action} strokeWidth="5" fill="none" strokeLinecap="round" />
+      <path d="M36 40L55 34" stroke={paint.ink} strokeWidth="4" strokeLinecap="round" />
+      <circle cx="36" cy="40" r="3.5" fill={paint['steel.dark']} />
+    </>
+  ),
   again_and_again: (
     <>
       <Barrel out={8} />
