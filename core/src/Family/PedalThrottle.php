@@ -60,8 +60,8 @@ final readonly class PedalThrottle extends CommonFamily
     public function symptoms(): array
     {
         return [
-            Symptom::LowTopSpeed, Symptom::TooFast, Symptom::NotWideOpen, Symptom::Jerky, Symptom::DeadTravel, Symptom::StaysOpen,
-            Symptom::Heavy, Symptom::NoSpringBack, Symptom::PlayChanges, Symptom::EndOfThread,
+            Symptom::LowTopSpeed, Symptom::TooFast, Symptom::NotWideOpen, Symptom::Jerky, Symptom::DeadTravel,
+            Symptom::StaysOpen, Symptom::Heavy, Symptom::NoSpringBack, Symptom::PlayChanges, Symptom::EndOfThread,
             Symptom::AgainAndAgain,
         ];
     }
