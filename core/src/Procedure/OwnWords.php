@@ -149,7 +149,7 @@ final readonly class OwnWords
         'stays_open' => [
             self::STUCK, self::GOES_ON, self::SLOW_BACK, 'hangs?', 'hung (?:open|up|on)',
             '(?:needs?|has) [^.]*(?:a|by) hand[^.]*(?:close|shut)', 'by hand to (?:close|shut)',
-            '(?:has|have|had|needs?) to (?:be )?(?:roll|turn|twist|push|pull|clos|shut)\w*(?: it| the \w+)?(?: shut| closed| back)?[^.]*by hand',
+            '(?:has|have|had|needs?) to (?:be )?(?:(?:roll|turn|twist|push|pull)\w*(?: it| the \w+)? (?:shut|closed|back|to)\b|clos|shut)[^.]*by hand',
             '(?:stays?|remains?) (?:open|on\b|where|at (?:full|half|high|speed)|full)',
             '(?:throttle|grip|trigger|pedal|gas|accelerator) (?:\w+ )?(?:stays?|hangs?)\b(?! (?:the|as|within|in (?:adjust|place)))',
             '(?:throttle|grip|trigger|pedal|gas|accelerator)[^.]*half ?way',
@@ -272,7 +272,7 @@ final readonly class OwnWords
             '(?:pulls?|goes|comes) all the way(?! out)',
             '(?:(?:jumps?|pops?|slips?|comes?|falls?) (?:out|open|loose|undone|off)|came (?:open|undone|loose))',
             '(?:opens?|tips?)[^.]*(?:by itself|while driving|when driving|on the road|under way)', 'no good', self::NOT.' keep',
-            '(?:have|has|need|needs) to pump',  'only one (?:rear )?wheel', 'park\b[^.]*(?:grat|grind)',
+            '(?:have|has|need|needs) to pump', 'only one (?:rear )?wheel', 'park\b[^.]*(?:grat|grind)',
             'past (?:square|centre|center)', 'over.?cent(?:re|er)', self::LINING,
             self::NOT.' stay in (?:park|gear|low|high)', '(?:brake|lock|latch)s?[^.]*(?:failed|fails|lost)', 'touches the (?:bar|grip)',
             'lets [^.]*roll', '(?:pull|squeeze) the lever all the way', 'dropped (?:open|down|while)',

@@ -20,7 +20,7 @@ final readonly class WireDamage
     private const END = '(?:z[- ]?bend|nipple|barrel end|ball end|end fitting)[^.]*(?:worn|thin|open|broke|crack|loose|pulled|coming off|came off)';
 
     /** How it is heard and felt. */
-    private const PARTED = 'twang|suddenly[^.]*(?:slack|loose|limp)|(?:went|gone|go(?:es)?) (?:slack|loose|limp)[^.]*(?:suddenly|all at once|of a sudden|with a (?:bang|ping|snap|crack))';
+    private const PARTED = 'twang|suddenly (?:went |goes |is )?(?:slack|limp)|(?:lever|cable|wire|grip|trigger|pedal|handle|bail|clutch|throttle|it)\b[^.]*suddenly[^.]*(?:slack|loose|limp)|(?:went|gone|go(?:es)?) (?:slack|loose|limp)[^.]*(?:suddenly|all at once|of a sudden|with a (?:bang|ping|snap|crack))';
 
     private const SAID = self::END.'|'.self::PARTED.'|fray|strands?\b|birdcag|snapped'.self::BACK.'|(?:cable|wire|bowden)[^.]*(?:broke|torn|part(?:ed|ing)|by a thread)';
 

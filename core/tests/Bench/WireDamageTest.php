@@ -60,6 +60,8 @@ final class WireDamageTest extends TestCase
             'heard a twang and then the lever went loose' => true,
             'the trigger is suddenly slack' => true,
             'went slack with a snap' => true,
+            'lever suddenly hung loose' => true,
+            'mirror bolt suddenly loose' => false,
             'goes loose when the lock nut is undone' => false,
             'unfrayed' => false,
             'not frayed' => false,

@@ -251,6 +251,11 @@ const ofLever: Pictures = {
   ),
 };
 
+/** The dial of a speedometer. */
+const Dial = () => (
+  <path d="M12 40A24 24 0 1 1 60 40" stroke={paint['steel.mid']} strokeWidth="3" fill="none" strokeLinecap="round" />
+);
+
 /** Of what is driven or set, whatever hand it is. */
 const ofAny: Pictures = {
   wobbles: (
@@ -289,13 +294,7 @@ const ofAny: Pictures = {
   ),
   low_top_speed: (
     <>
-      <path
-        d="M12 40A24 24 0 1 1 60 40"
-        stroke={paint['steel.mid']}
-        strokeWidth="3"
-        fill="none"
-        strokeLinecap="round"
-      />
+      <Dial />
       <path d="M36 40L30 20" stroke={paint.ink} strokeWidth="4" strokeLinecap="round" />
       <Arrow d="M38 12A28 28 0 0 1 58 28" head="" />
       <circle cx="36" cy="40" r="3.5" fill={paint['steel.dark']} />
@@ -303,13 +302,7 @@ const ofAny: Pictures = {
   ),
   too_fast: (
     <>
-      <path
-        d="M12 40A24 24 0 1 1 60 40"
-        stroke={paint['steel.mid']}
-        strokeWidth="3"
-        fill="none"
-        strokeLinecap="round"
-      />
+      <Dial />
       <path d="M54 24A24 24 0 0 1 60 40" stroke={paint.action} strokeWidth="5" fill="none" strokeLinecap="round" />
       <path d="M36 40L55 34" stroke={paint.ink} strokeWidth="4" strokeLinecap="round" />
       <circle cx="36" cy="40" r="3.5" fill={paint['steel.dark']} />
