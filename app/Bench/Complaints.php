@@ -435,7 +435,7 @@ final readonly class Complaints
             $knowledge,
             $past->cableDays(),
             $past->oiledDays(),
-            EngineOil::days($complaint->control->machine_id, $knowledge),
+            EngineOil::days($complaint->control, $past, $knowledge),
         );
         foreach (self::latest($complaint) as $about => $one) {
             $kind = AnswerKind::from($one->kind);

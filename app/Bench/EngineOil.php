@@ -24,35 +24,39 @@ final readonly class EngineOil
     private function __construct() {}
 
     /**
-     * @param  int  $machine  its id
+     * @param  ControlPast  $past  of this control
      * @return int|null days since then; null where that is not on file, or the clutch does not run in it
      */
-    public static function days(int $machine, Knowledge $knowledge): ?int
+    public static function days(Control $control, ControlPast $past, Knowledge $knowledge): ?int
     {
         if (! isset($knowledge->checks[Check::OIL_AGE])) {
             return null;
         }
         $days = array_filter(
-            [...self::inJobs($machine), self::inSearches($machine)],
+            [$past->engineOilDays(), ...self::inJobsOfOthers($control), self::inSearches($control->machine_id)],
             static fn (?int $one): bool => $one !== null,
         );
 
         return $days === [] ? null : min($days);
     }
 
-    /** @return list<int|null> */
-    private static function inJobs(int $machine): array
+    /** @return list<int|null> by the other controls of its machine */
+    private static function inJobsOfOthers(Control $control): array
     {
-        $has = static fn (Control $control): bool => in_array(
-            Cure::EngineOil,
-            Families::of($control->spec()->family)->cures(),
-            true,
-        );
+        $others = Control::query()
+            ->with('specVersion')
+            ->where('machine_id', $control->machine_id)
+            ->whereKeyNot($control->id)
+            ->get()
+            ->filter(static fn (Control $other): bool => in_array(
+                Cure::EngineOil,
+                Families::of($other->spec()->family)->cures(),
+                true,
+            ));
 
-        return array_values(array_map(
-            static fn (Control $control): ?int => ControlPast::of($control)->engineOilDays(),
-            array_filter(Control::query()->with('specVersion')->where('machine_id', $machine)->get()->all(), $has),
-        ));
+        return array_values($others->map(
+            static fn (Control $other): ?int => ControlPast::of($other)->engineOilDays(),
+        )->all());
     }
 
     /** It was what felt wrong, or it was changed and that did not help. */

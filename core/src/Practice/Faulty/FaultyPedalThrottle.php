@@ -54,14 +54,17 @@ final readonly class FaultyPedalThrottle implements FaultyFamily
             'open' => $is->sees($play + max(0.0, $is->of('second')) - 1.0, 0.3, 0.2)
                 ? 'short'
                 : ($is->sees(-1.0 - $play, 0.1, 0.2) ? 'over' : null),
-            'governor' => $is->sees($is->of('governor'), 0.12, 0.04)
-                ? 'spring'
-                : ($is->sees($is->of('raised'), 0.08, 0.03)
-                    ? 'raised'
-                    : ($is->sees($is->of('nut'), 0.08, 0.03) ? 'nut' : null)),
-            'tyre' => $is->sees($is->of('tyres'), 0.05, 0.015)
-                ? 'small'
-                : ($is->sees($is->of('large'), 0.05, 0.015) ? 'large' : null),
+            'governor' => match (true) {
+                $is->sees($is->of('governor'), 0.12, 0.04) => 'spring',
+                $is->sees($is->of('raised'), 0.08, 0.03) => 'raised',
+                $is->sees($is->of('nut'), 0.08, 0.03) => 'nut',
+                default => null,
+            },
+            'tyre' => match (true) {
+                $is->sees($is->of('tyres'), 0.05, 0.015) => 'small',
+                $is->sees($is->of('large'), 0.05, 0.015) => 'large',
+                default => null,
+            },
             'belt' => $is->sees($is->of('belt'), 0.08, 0.03) ? 'worn' : null,
             'engine' => $is->sees($is->of('engine'), 0.08, 0.03) ? 'poor' : null,
         ];

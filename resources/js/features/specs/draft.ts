@@ -443,6 +443,15 @@ function writtenHand(draft: SpecDraft): Written {
   });
 }
 
+const isEmpty = (...typed: readonly string[]): boolean => typed.every((one) => one.trim() === '');
+
+/** Rows of the book that are not sent: nothing stands in them. */
+export const isBlankRow = {
+  torques: (one: SpecDraft['torques'][number]): boolean => isEmpty(one.what, one.nm),
+  tools: (one: SpecDraft['tools'][number]): boolean => isEmpty(one.what) && one.step === '',
+  proofs: (one: string): boolean => isEmpty(one),
+} as const;
+
 function writtenBook(draft: SpecDraft): Written | undefined {
   const interval = filled({
     usage: figure(draft.use),
@@ -454,13 +463,13 @@ function writtenBook(draft: SpecDraft): Written | undefined {
     back_off: word(draft.backOff),
     interval: Object.keys(interval).length === 0 ? undefined : interval,
     torques: draft.torques
-      .filter((one) => one.what.trim() !== '' || one.nm.trim() !== '')
+      .filter((one) => !isBlankRow.torques(one))
       .map((one) => ({ what: one.what.trim(), nm: figure(one.nm) })),
     tools: draft.tools
-      .filter((one) => one.what.trim() !== '' || one.step !== '')
+      .filter((one) => !isBlankRow.tools(one))
       .map((one) => ({ step: one.step, what: one.what.trim() })),
     proofs: draft.proofs
-      .filter((one) => one.trim() !== '')
+      .filter((one) => !isBlankRow.proofs(one))
       .map((question, n) => ({ key: `book_${n + 1}_${shortName(question).slice(0, 24)}`, question: question.trim() })),
   });
   return Object.keys(book).length === 0 ? undefined : book;

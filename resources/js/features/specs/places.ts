@@ -1,6 +1,7 @@
 import type { FieldPath } from 'react-hook-form';
-import type { SpecDraft } from './draft';
-import { secondCables } from './words';
+import { capital } from '../../lib/capital';
+import { isBlankRow, type SpecDraft } from './draft';
+import { OF_A_PLACE, secondCables } from './words';
 
 type Place = FieldPath<SpecDraft>;
 
@@ -62,8 +63,6 @@ const ofTable = {
   most_at_once: 'most',
 } as const;
 
-const isBlank = (...typed: readonly string[]) => typed.every((one) => one.trim() === '');
-
 /** Rows that are blank are not sent: where the nth of those that are stands in the form. */
 const rowOf = (rows: readonly boolean[], nth: number): number =>
   rows.flatMap((blank, at) => (blank ? [] : [at]))[nth] ?? -1;
@@ -71,15 +70,15 @@ const rowOf = (rows: readonly boolean[], nth: number): number =>
 /** Rows of the form, by the name of what is sent: whether each is blank, and where its own parts stand. */
 const rows = {
   torques: {
-    blank: (draft: SpecDraft) => draft.torques.map((one) => isBlank(one.what, one.nm)),
+    blank: (draft: SpecDraft) => draft.torques.map(isBlankRow.torques),
     at: (n: number, part: string): Place => `torques.${n}.${part === 'nm' ? 'nm' : 'what'}`,
   },
   tools: {
-    blank: (draft: SpecDraft) => draft.tools.map((one) => isBlank(one.what) && one.step === ''),
+    blank: (draft: SpecDraft) => draft.tools.map(isBlankRow.tools),
     at: (n: number, part: string): Place => `tools.${n}.${part === 'step' ? 'step' : 'what'}`,
   },
   proofs: {
-    blank: (draft: SpecDraft) => draft.proofs.map((one) => isBlank(one)),
+    blank: (draft: SpecDraft) => draft.proofs.map(isBlankRow.proofs),
     at: (n: number): Place => `proofs.${n}`,
   },
 } as const;
@@ -114,9 +113,9 @@ function ofAnother(nth: number, part: string, draft: SpecDraft): Place | null {
  * @param sentence as the server writes it, with its place in what was sent: `$.spec.source.document: this is empty.`
  */
 export function placeOfRefusal(sentence: string, draft: SpecDraft): { field: Place; says: string } | null {
-  const [, path = '', says = ''] = /^\$\.([\w.[\]]+): (.+)$/s.exec(sentence) ?? [];
+  const [, path = '', says = ''] = OF_A_PLACE.exec(sentence) ?? [];
   const field = path === '' ? null : placeAt(path, draft);
-  return field === null ? null : { field, says: says.charAt(0).toUpperCase() + says.slice(1) };
+  return field === null ? null : { field, says: capital(says) };
 }
 
 function placeAt(path: string, draft: SpecDraft): Place | null {

@@ -143,9 +143,12 @@ const places: Record<string, string> = {
 /** Steps of the way that lead nowhere a person can see. */
 const unseen = ['spec', 'run', 'others', 'book', 'hand', 'aim', 'conditions', 'source', 'access', 'travel_steps'];
 
+/** A refusal that begins with its place in what was sent: the place, and what is said of it. */
+export const OF_A_PLACE = /^\$\.([\w.[\]]+): (.+)$/s;
+
 /** A refusal that names a place in the file, as a person finds that place in the form. */
 export const inTheForm = (sentence: string): string =>
-  sentence.replace(/^\$\.([\w.[\]]+): (.)/, (_, path: string, first: string) => {
+  sentence.replace(OF_A_PLACE, (_, path: string, says: string) => {
     const steps = path
       .split('.')
       .map((step) => /^(\w+)(?:\[(\d+)\])?$/.exec(step))
@@ -155,5 +158,5 @@ export const inTheForm = (sentence: string): string =>
         ([, key = '', n]) => `${places[key] ?? key.replaceAll('_', ' ')}${n === undefined ? '' : ` ${Number(n) + 1}`}`,
       );
     const place = steps.join(', ');
-    return place === '' ? first.toUpperCase() : `${capital(place)}: ${first}`;
+    return place === '' ? capital(says) : `${capital(place)}: ${says}`;
   });
