@@ -18,11 +18,26 @@ final readonly class PlainWords
     /** What was, is read as what is. */
     private const WAS = ['kept' => 'keeps', 'ran' => 'runs', 'spun' => 'spins', 'stayed' => 'stays', 'jumped' => 'jumps'];
 
+    /** As it is often written, by its right spelling. A *break* that is somebody's, or worn, is a brake. */
+    private const MISSPELT = [
+        '/\bleaver/u' => 'lever',
+        '/\b(?:cluch|clucth|cluth|clutsh)/u' => 'clutch',
+        '/\bthr?(?:otle|ottel|otel|rotle)/u' => 'throttle',
+        '/\b(?:peddle?|pedel)(s?)\b/u' => 'pedal$1',
+        '/\b(?:acc?elerater|acc?ell?arator|acell?erator)/u' => 'accelerator',
+        '/\b(?:dosent|doesent|dosnt|dosn[\'’´`]t)\b/u' => 'does not',
+        '/\b(the|my|his|her|our|no|hand|foot|front|rear|parking|park) (break)(s?)\b/u' => '$1 brake$3',
+    ];
+
     private function __construct() {}
 
     public static function of(string $words): string
     {
-        $one = (string) preg_replace('/\s+/u', ' ', mb_strtolower(trim($words)));
+        $one = (string) preg_replace(
+            ['/\s+/u', ...array_keys(self::MISSPELT)],
+            [' ', ...array_values(self::MISSPELT)],
+            mb_strtolower(trim($words)),
+        );
 
         $apart = str_replace('cannot', 'can not', (string) preg_replace_callback(
             self::RUN_TOGETHER,
