@@ -484,7 +484,11 @@ final readonly class Complaints
                 static fn (Symptom $one): string => $one->value,
                 OwnWords::understood($words, $knowledge->symptoms),
             ),
-            'may_stop' => OwnWords::stopping($words, $knowledge->stopping()),
+            'may_stop' => OwnWords::stopping($words, $stopping),
+            'dangers' => [
+                ...array_map(static fn (Symptom $one): string => $one->words(), $stopping),
+                ...(isset($knowledge->checks['wire']) ? [WireDamage::SAID_SO] : []),
+            ],
         ];
     }
 

@@ -42,6 +42,7 @@ final readonly class Intakes
             'control_name' => $one->control?->name,
             'words' => $one->words,
             'may_stop' => self::mayStop($one),
+            'none_stops' => $one->none_stops === true,
             'by' => $one->user->name,
             'at' => $one->at->toIso8601String(),
         ])->all());
@@ -49,7 +50,7 @@ final readonly class Intakes
 
     public static function take(Machine $machine, Node $node, User $by): void
     {
-        $node->object(['id', 'words'], ['control']);
+        $node->object(['id', 'words'], ['control', 'none_stops']);
         $id = EntryRequest::uuid($node->at('id'));
         $control = $node->has('control')
             ? Control::query()
@@ -58,9 +59,10 @@ final readonly class Intakes
                 ->firstOrFail()
             : null;
         $words = trim($node->at('words')->string(500));
+        $none = $node->has('none_stops') && $node->at('none_stops')->boolean();
         $same = Intake::query()->find($id);
         if ($same !== null) {
-            $same->machine_id === $machine->id && $same->words === $words
+            $same->machine_id === $machine->id && $same->words === $words && ($same->none_stops === true) === $none
                 ? null
                 : throw new Conflict('Another report stands under this id.');
 
@@ -71,6 +73,7 @@ final readonly class Intakes
             'machine_id' => $machine->id,
             'control_id' => $control?->id,
             'words' => $words,
+            'none_stops' => $none ?: null,
             'user_id' => $by->id,
             'at' => CarbonImmutable::now(),
         ]);
@@ -211,7 +214,7 @@ final readonly class Intakes
                 Intake::query()->create([
                     'id' => (string) Str::uuid7($now),
                     'control_id' => $other->id,
-                    ...$one->only(['machine_id', 'words', 'user_id', 'at']),
+                    ...$one->only(['machine_id', 'words', 'none_stops', 'user_id', 'at']),
                 ]);
             }
         }

@@ -15,7 +15,7 @@ final readonly class ColumnCheck
     /** Columns that came after shops had been exported without them. */
     private const SINCE = [
         ['entries', 'device'], ['entries', 'chain'], ['photos', 'sum'], ['spec_sketches', 'sum'], ['audits', 'subject'],
-        ['users', 'lengths'], ['users', 'forces'], ['users', 'speeds'], ['users', 'decimals'],
+        ['users', 'lengths'], ['users', 'forces'], ['users', 'speeds'], ['users', 'decimals'], ['intakes', 'none_stops'],
     ];
 
     private const MOMENT = '/^(\d{4})-(\d{2})-(\d{2})(?: ([01]\d|2[0-3]):[0-5]\d:[0-5]\d(?:\.\d{1,3})?)?$/';

@@ -15,6 +15,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $machine_id
  * @property int|null $control_id
  * @property string $words
+ * @property bool|null $none_stops  whether it is nothing by which nobody runs the machine; null: nobody was asked
  * @property int $user_id
  * @property CarbonImmutable $at
  * @property CarbonImmutable|null $answered_at
@@ -56,6 +57,10 @@ final class Intake extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['at' => 'immutable_datetime:Y-m-d H:i:s.v', 'answered_at' => 'immutable_datetime:Y-m-d H:i:s.v'];
+        return [
+            'none_stops' => 'boolean',
+            'at' => 'immutable_datetime:Y-m-d H:i:s.v',
+            'answered_at' => 'immutable_datetime:Y-m-d H:i:s.v',
+        ];
     }
 }

@@ -70,7 +70,7 @@ final class BadInputTest extends BrowserTestCase
             ->visit('/machines/RT-14')
             ->click('[data-report]')
             ->click('[data-odd-control=clutch]')
-            ->click('[data-feels=creeps_in]')
+            ->click('[data-feels^=Creeps]')
             ->see('Do not run it before somebody has looked');
         $this->browser->manage()->deleteAllCookies();
         $this->click('[role=dialog] [data-primary]')->see('Tomas, sign in again', 'What you typed is kept');

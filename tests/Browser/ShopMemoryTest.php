@@ -39,15 +39,20 @@ final class ShopMemoryTest extends BrowserTestCase
             ->click('#odd-words')
             ->keys('Squeaks')
             ->click('[data-odd-control=throttle]')
-            ->click('[data-feels=stays_open]')
+            ->click('[data-feels^="Does not snap shut"]')
             ->see('Do not run it before somebody has looked: does not snap shut, or shuts slowly')
             ->accessible('a report of what stops it');
         self::assertSame('Squeaks. Does not snap shut, or shuts slowly', $this->value('#odd-words'));
         $this
             ->clear('#odd-words')
             ->click('[data-odd-control=clutch]')
-            ->click('[data-feels=heavy]')
+            ->click('[data-feels^=Heavy]')
             ->gone('[role=dialog] [data-may-stop]')
+            ->see('Is it one of these? Then nobody runs it.', 'Say if it is one of these')
+            ->await('[role=dialog] [data-primary]:disabled');
+        $this
+            ->click('[data-none-stops]')
+            ->accessible('a report of what stops nothing')
             ->click('[role=dialog] [data-primary]')
             ->gone('[role=dialog]')
             ->see('“Heavy, or slow to return”');

@@ -286,6 +286,35 @@ final class MachineKeepingTest extends TestCase
         self::assertContains($said, RestOfMachine::againstRunning($this->machine('RT-14'), 'clutch'), 'still there');
     }
 
+    public function test_whoever_reports_is_asked_by_name_what_stops_a_machine_and_what_they_say_is_kept(): void
+    {
+        $this->signIn('mirre');
+        $report = function (array $with): array {
+            $sent = ['id' => (string) Str::uuid(), 'words' => 'Feels different', 'control' => 'throttle', ...$with];
+            $shown = $this->postJson('/api/machines/RT-14/intakes', $sent)->assertOk()->json('intakes');
+            // The same once more is the same report; with another answer it is none.
+            $this->postJson('/api/machines/RT-14/intakes', $sent)->assertOk()->assertJsonCount(count($shown), 'intakes');
+            $this
+                ->postJson('/api/machines/RT-14/intakes', [...$sent, 'none_stops' => ! ($sent['none_stops'] ?? false)])
+                ->assertConflict();
+
+            return array_column($shown, null, 'id')[$sent['id']];
+        };
+        self::assertFalse($report([])['none_stops'], 'nobody was asked');
+        self::assertTrue($report(['none_stops' => true])['none_stops']);
+        $this
+            ->postJson(
+                '/api/machines/RT-14/intakes',
+                ['id' => (string) Str::uuid(), 'words' => 'Feels different', 'none_stops' => 'perhaps'],
+            )
+            ->assertUnprocessable();
+        $dangers = $this->getJson('/api/machines/RT-14/controls/throttle/symptoms?words=')->assertOk()->json('dangers');
+        self::assertContains('Wire frayed or broken', $dangers);
+        foreach ($dangers as $words) {
+            self::assertContains($words, $report(['words' => $words])['may_stop'], 'understood as it is asked');
+        }
+    }
+
     public function test_a_report_that_may_be_of_two_controls_is_answered_by_a_job_on_each(): void
     {
         $this

@@ -1,6 +1,6 @@
 import { queryOptions } from '@tanstack/react-query';
 import { call } from './client';
-import type { AddMachineData, ReadMeterData, Service, WearStory } from './contract';
+import type { AddMachineData, ReadMeterData, ReportOddData, Service, WearStory } from './contract';
 import { zMachine, zMachinesResponse, zService, zYardResponse } from './contract/zod.gen';
 import { keys } from './keys';
 
@@ -58,6 +58,6 @@ export const retireMachine = (tag: string, retired: boolean, why?: string, seen?
   toMachine('PUT', `${at(tag)}/retired`, retired ? { retired, why } : { retired }, seen);
 export type MeterRead = ReadMeterData['body'];
 export const readMeter = (tag: string, read: MeterRead) => toMachine('POST', `${at(tag)}/meter`, read);
-export const reportOdd = (tag: string, report: { id: string; words: string; control?: string }) =>
+export const reportOdd = (tag: string, report: ReportOddData['body']) =>
   toMachine('POST', `${at(tag)}/intakes`, report);
 export const answerIntake = (id: string, answer: string) => toMachine('POST', `intakes/${id}/answer`, { answer });

@@ -1,6 +1,18 @@
-import { Flex } from '@chakra-ui/react';
+import { Box, Flex } from '@chakra-ui/react';
 import { inSentence } from '../lib/inSentence';
 import { Mark } from './Marks';
+
+type Reported = { may_stop: readonly string[]; none_stops: boolean };
+
+/** The same of a report; and where its words tell of nothing, whether anybody asked. */
+export const ReportStops = ({ may_stop, none_stops }: Reported) =>
+  may_stop.length > 0 || none_stops ? (
+    <MayStop meant={may_stop} />
+  ) : (
+    <Box textStyle="small" fontWeight="bold" data-stops-unknown>
+      Nobody said whether it is safe to run.
+    </Box>
+  );
 
 type Props = { meant: readonly string[]; isLookedInto?: boolean };
 

@@ -1045,6 +1045,10 @@ export type Intake = {
      * What it may mean by which nobody runs the machine until its cause is found, as far as its words tell.
      */
     may_stop: Array<string>;
+    /**
+     * Whoever reported it was asked what stops the machine, and said that it does none of that.
+     */
+    none_stops: boolean;
     by: string;
     at: string;
 };
@@ -1429,6 +1433,10 @@ export type Symptoms = {
      * What the words may mean by which nobody runs the machine until its cause is found.
      */
     may_stop: Array<string>;
+    /**
+     * All by which nobody runs it, in words that are understood: asked by name of whoever reports something.
+     */
+    dangers: Array<string>;
 };
 
 export type Diagnosis = {
@@ -3000,6 +3008,10 @@ export type ReportOdd = {
     id: string;
     words: string;
     control?: string | null;
+    /**
+     * Asked what stops the machine, whoever reports says that it does none of that. Left out where nobody was asked.
+     */
+    none_stops?: boolean;
 };
 
 export type MeterRead = {

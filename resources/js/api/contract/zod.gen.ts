@@ -79,6 +79,7 @@ export const zIntake = z.object({
     control_name: z.nullable(z.string()),
     words: z.string(),
     may_stop: z.array(z.string()),
+    none_stops: z.boolean(),
     by: z.string(),
     at: z.string()
 });
@@ -1025,7 +1026,8 @@ export const zSymptoms = z.object({
         stops: z.boolean()
     })),
     understood: z.array(z.string()),
-    may_stop: z.array(z.string())
+    may_stop: z.array(z.string()),
+    dangers: z.array(z.string())
 });
 
 export const zDiagnosis = z.object({
@@ -2747,7 +2749,8 @@ export const zChangePerson = z.object({
 export const zReportOdd = z.object({
     id: z.uuid(),
     words: z.string().check(z.minLength(1), z.maxLength(500)),
-    control: z.nullish(z.string())
+    control: z.nullish(z.string()),
+    none_stops: z.optional(z.boolean())
 });
 
 export const zMeterRead = z.object({

@@ -1,7 +1,7 @@
 import { Box, Heading } from '@chakra-ui/react';
 import type { Intake } from '../../api/machines';
 import { Sheet } from '../../components/Buttons';
-import { MayStop } from '../../components/MayStop';
+import { ReportStops } from '../../components/MayStop';
 import { moment } from '../../lib/time';
 import { BenchLink } from './BenchLink';
 
@@ -19,7 +19,7 @@ export const Reported = ({ intakes, to = toMachine }: Props) =>
       {intakes.map((one) => (
         <BenchLink key={one.id} to={to(one)} tag={one.tag}>
           {one.words}
-          <MayStop meant={one.may_stop} />
+          <ReportStops {...one} />
           <Box textStyle="small">
             {one.control_name ?? one.machine}, {moment(one.at)} by {one.by}
           </Box>

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { answerIntake, type Intake, machineQuery } from '../../api/machines';
 import { Button, Field, FieldLabel, LinkButton, Sheet } from '../../components/Buttons';
 import { Mark } from '../../components/Marks';
-import { MayStop } from '../../components/MayStop';
+import { ReportStops } from '../../components/MayStop';
 import { Refusal } from '../../components/Refusal';
 import { useSignedIn } from '../../lib/signedIn';
 import { moment } from '../../lib/time';
@@ -37,7 +37,7 @@ const OneIntake = ({ intake, tag }: { intake: Intake; tag: string }) => {
           <Mark kind="found" size="text" style={{ marginTop: '3px' }} />
           <Box>
             <Box lineHeight="snug">“{intake.words}”</Box>
-            <MayStop meant={intake.may_stop} />
+            <ReportStops {...intake} />
             <Box textStyle="small">
               {intake.control_name ?? 'The machine'}, {moment(intake.at)} by {intake.by}
             </Box>
