@@ -74,7 +74,7 @@ final readonly class Limits
     public static function ofNothingToTurn(Run $run): self
     {
         return $run->has(AdjusterKind::SelfAdjuster)
-            ? new self('A sprung self-adjuster finds its own setting: held slacker, it creeps back. Reset it by its steps; a manual in-line adjuster in its place gives control back.', [])
+            ? new self('A sprung self-adjuster finds its own setting: held slacker, it creeps back. Reset it by its steps; a manual in-line adjuster in its place gives control back. Fit that at its loosest, the cable uncut: push the wire back to gain slack, never pull against it.', [])
             : new self(
                 'This cable has no adjuster. A slack one is replaced; else it is put right at the route or the mount.',
                 [

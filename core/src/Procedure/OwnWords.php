@@ -288,7 +288,7 @@ final readonly class OwnWords
             'past (?:square|centre|center)', 'over.?cent(?:re|er)', self::LINING,
             self::NOT.' stay in (?:park|gear|low|high)', '(?:brake|lock|latch)s?[^.]*(?:failed|fails|lost)', 'touches the (?:bar|grip)',
             'lets [^.]*roll', '(?:pull|squeeze) the lever all the way', 'dropped (?:open|down|while)',
-            '(?:park|lock|latch)[^.]*'.self::NOT.' (?:engage|close|shut)', 'only on one side', 'pulls? (?:right|straight) through', '(?:no use|of no use)',
+            '(?:park|lock|latch)[^.]*'.self::NOT.' (?:engage|close|shut|(?:come|go|drop) in)', 'only on one side', 'pulls? (?:right|straight) through', '(?:no use|of no use)',
             'springs open',
         ],
         'drags' => [

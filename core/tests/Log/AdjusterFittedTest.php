@@ -32,6 +32,11 @@ final class AdjusterFittedTest extends TestCase
     {
         $job = self::sprung()->read(30.0, 30.0, 30.0);
         self::assertNotSame(PlanKind::Move, $job->state->next()->kind, 'a self-adjuster is not turned');
+        // What a rider's manual adjuster asks of its fitter: common practice, no source.
+        self::assertStringContainsString(
+            'Fit that at its loosest, the cable uncut: push the wire back to gain slack, never pull against it.',
+            $job->state->next()->sentence,
+        );
         $job->entry(
             'adjuster',
             ['cable' => 'clutch', 'adjuster' => self::MANUAL, 'in_place_of' => 'self', 'remark' => 'island stores'],

@@ -7,7 +7,10 @@ export function useWidth<E extends HTMLElement>(start: number) {
   useLayoutEffect(() => {
     const target = element.current;
     if (target === null) return;
-    const watch = new ResizeObserver(() => setWidth(Math.max(120, target.clientWidth)));
+    const measure = () => setWidth(Math.max(120, target.clientWidth));
+    // Before the first picture: the observer speaks after it, and a phone would show one that is too wide.
+    measure();
+    const watch = new ResizeObserver(measure);
     watch.observe(target);
     return () => watch.disconnect();
   }, []);
