@@ -484,6 +484,10 @@ final readonly class Complaints
                 static fn (Symptom $one): string => $one->value,
                 OwnWords::understood($words, $knowledge->symptoms),
             ),
+            'perhaps' => array_map(
+                static fn (Symptom $one): string => $one->value,
+                OwnWords::perhaps($words, $knowledge->symptoms),
+            ),
             'may_stop' => OwnWords::stopping($words, $stopping),
             'dangers' => [
                 ...array_map(static fn (Symptom $one): string => $one->words(), $stopping),

@@ -61,6 +61,14 @@ final class CausesTest extends BrowserTestCase
             ->see('Understood as: does not snap shut, or shuts slowly; heavy, or slow to return.')
             ->await('[data-symptom=stays_open] [data-says=yes][aria-pressed=true]');
         self::assertSame('Grip comes back slowly when it is wet.', $this->value('[name=words]'));
+        // What is not understood is asked about: one tap answers.
+        $this->clear('[name=words]')->click('[name=words]')->keys('quarter turn of nothing');
+        $this
+            ->see('Not understood as one of these.', 'Does it mean one of these?')
+            ->accessible('what words may mean')
+            ->click('[data-perhaps=dead_travel]')
+            ->gone('[data-perhaps=dead_travel]')
+            ->await('[data-symptom=dead_travel] [data-says=yes][aria-pressed=true]');
     }
 
     public function test_a_lever_that_feels_soft_ends_at_the_arm_on_its_wrong_spline(): void

@@ -28,7 +28,11 @@ final class ComplaintsTest extends TestCase
             ->getJson(self::CONTROL.'/symptoms?words='.urlencode('lever feels soft'))
             ->assertOk()
             ->json();
-        self::assertSame([['soft'], null], [$start['understood'], $start['open']]);
+        self::assertSame([['soft'], [], null], [$start['understood'], $start['perhaps'], $start['open']]);
+        $this
+            ->getJson(self::CONTROL.'/symptoms?words='.urlencode('in top gear uphill it just revs'))
+            ->assertJsonPath('understood', [])
+            ->assertJsonPath('perhaps', ['slips']);
         $id = (string) Str::uuid();
         $state = $this
             ->postJson(

@@ -318,6 +318,23 @@ final readonly class OwnWords
     }
 
     /**
+     * What they may mean where nothing is understood: a question for whoever said it, and no answer.
+     *
+     * @param  list<Symptom>  $symptoms  those of a family
+     * @return list<Symptom> two at most, the likelier first
+     */
+    public static function perhaps(string $words, array $symptoms): array
+    {
+        if (self::understood($words, $symptoms) !== []) {
+            return [];
+        }
+
+        $learned = WordsAlike::learned(array_merge(...array_values(Sayings::ALL)));
+
+        return array_slice($learned->likely($words, $symptoms), 0, 2);
+    }
+
+    /**
      * What they seem to mean by which nobody runs the machine until its cause is found.
      *
      * @param  list<Symptom>  $stopping  those of the control by which nobody runs it

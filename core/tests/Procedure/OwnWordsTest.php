@@ -8,6 +8,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use VividPull\Core\Diagnosis\Causes;
 use VividPull\Core\Procedure\OwnWords;
+use VividPull\Core\Procedure\Sayings;
 use VividPull\Core\Procedure\Symptom;
 use VividPull\Core\Spec\FamilyKey;
 
@@ -342,15 +343,12 @@ final class OwnWordsTest extends TestCase
     /** @return iterable<string, array{FamilyKey, list<array{string, list<string>}>}> */
     public static function asPeopleSayIt(): iterable
     {
-        $all = [];
-        foreach ((array) file(__DIR__.'/as-people-say-it.tsv', FILE_IGNORE_NEW_LINES) as $line) {
-            if (! str_starts_with((string) $line, '#')) {
-                [$family, $words, $means] = explode("\t", (string) $line);
-                $all[$family][] = [$words, $means === '' ? [] : explode(',', $means)];
+        foreach (Sayings::ALL as $family => $said) {
+            $all = [];
+            foreach ($said as $words => $means) {
+                $all[] = [$words, $means === '' ? [] : explode(',', $means)];
             }
-        }
-        foreach ($all as $family => $said) {
-            yield $family => [FamilyKey::from($family), $said];
+            yield $family => [FamilyKey::from($family), $all];
         }
     }
 

@@ -1430,6 +1430,10 @@ export type Symptoms = {
     }>;
     understood: Array<string>;
     /**
+     * What the words may mean where nothing of them is understood: the likelier first, to be asked about.
+     */
+    perhaps: Array<string>;
+    /**
      * What the words may mean by which nobody runs the machine until its cause is found.
      */
     may_stop: Array<string>;

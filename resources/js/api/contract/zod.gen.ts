@@ -1026,6 +1026,7 @@ export const zSymptoms = z.object({
         stops: z.boolean()
     })),
     understood: z.array(z.string()),
+    perhaps: z.array(z.string()),
     may_stop: z.array(z.string()),
     dangers: z.array(z.string())
 });

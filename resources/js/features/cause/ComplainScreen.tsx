@@ -99,6 +99,7 @@ const Choose = ({ start, words, onWords }: ChooseProps) => {
       >
         <Sheet padding="4" aria-label="In their own words" gridColumn={{ lg: '2' }}>
           <OwnWords start={start} words={words} onWords={onWords} />
+          <Perhaps start={start} said={said} onSay={(key) => setSaid((now) => ({ ...now, [key]: 'yes' }))} />
         </Sheet>
         <Sheet padding="4" aria-label="Symptoms" gridColumn={{ lg: '1' }} gridRow={{ lg: '1 / span 3' }}>
           <SymptomList
@@ -140,6 +141,28 @@ const Choose = ({ start, words, onWords }: ChooseProps) => {
         </Flex>
       </Grid>
     </>
+  );
+};
+
+/** Where nothing is understood, what is likeliest is asked: one tap, rather than a walk down the list. */
+const Perhaps = ({ start, said, onSay }: { start: Symptoms; said: Said; onSay: (key: string) => void }) => {
+  const asked = start.perhaps.flatMap((key) =>
+    start.symptoms.filter((one) => one.key === key && said[key] === undefined),
+  );
+  if (asked.length === 0) return null;
+  return (
+    <Box marginTop="3" role="group" aria-labelledby="perhaps">
+      <Box id="perhaps" textStyle="small" marginBottom="1.5">
+        Does it mean one of these?
+      </Box>
+      <Flex gap="2" flexWrap="wrap">
+        {asked.map((one) => (
+          <Button key={one.key} size="small" look="plain" onClick={() => onSay(one.key)} data-perhaps={one.key}>
+            {one.words}
+          </Button>
+        ))}
+      </Flex>
+    </Box>
   );
 };
 
