@@ -6,6 +6,7 @@ import { complaintQuery } from './api/complaints';
 import { keys } from './api/keys';
 import { newer, type PracticeAttempt } from './api/practice';
 import { type Session, sessionQuery } from './api/session';
+import { Guarded } from './components/Guarded';
 import { Failure, Loading } from './components/States';
 import { SignIn } from './features/signin/SignIn';
 import { SignInAgain } from './features/signin/SignInAgain';
@@ -168,38 +169,40 @@ const Landing = () => {
 const Screens = () => (
   <Suspense fallback={<Loading what="the screen" />}>
     <Landing />
-    <Routes>
-      <Route path="/" element={<BenchScreen />} />
-      <Route path="/machines" element={<MachinesScreen />} />
-      <Route path="/machines/:tag" element={<MachineScreen />} />
-      <Route path="/machines/:tag/add" element={<AddControlScreen />} />
-      <Route path="/machines/:tag/service" element={<ServiceScreen />} />
-      <Route path="/machines/:tag/:control/cause" element={<ComplainScreen />} />
-      <Route path="/causes" element={<CausesScreen />} />
-      <Route path="/causes/counts" element={<CountsScreen />} />
-      <Route path="/causes/:id" element={<ComplaintScreen />} />
-      <Route path="/jobs/:id" element={<JobScreen />} />
-      <Route path="/jobs/:id/pull" element={<TraceScreen />} />
-      <Route path="/jobs/:id/pull/:trace" element={<TraceScreen />} />
-      <Route path="/specs" element={<SpecsScreen />} />
-      <Route path="/specs/new" element={<SpecEditScreen how="new" />} />
-      <Route path="/specs/:id" element={<SpecScreen />} />
-      <Route path="/specs/:id/next" element={<SpecEditScreen how="next" />} />
-      <Route path="/specs/:id/edit" element={<SpecEditScreen how="edit" />} />
-      <Route path="/due" element={<DueScreen />} />
-      <Route path="/machines/:tag/label" element={<LabelScreen />} />
-      <Route path="/shop" element={<ShopScreen />} />
-      <Route path="/shelf" element={<ShelfScreen />} />
-      <Route path="/shelf/cables" element={<CablesScreen />} />
-      <Route path="/shelf/:id/checks" element={<ChecksScreen />} />
-      <Route path="/shelf/gauges" element={<GaugesScreen />} />
-      <Route path="/machines/:tag/:control/cables" element={<FittingScreen />} />
-      <Route path="/practice" element={<PracticeScreen />} />
-      <Route path="/practice/learners" element={<LearnersScreen />} />
-      <Route path="/practice/lessons/:key/like" element={<LessonFormScreen />} />
-      <Route path="/practice/:id" element={<AttemptScreen />} />
-      <Route path="/bench" element={<Navigate to="/" replace />} />
-      <Route path="*" element={<NothingHere />} />
-    </Routes>
+    <Guarded>
+      <Routes>
+        <Route path="/" element={<BenchScreen />} />
+        <Route path="/machines" element={<MachinesScreen />} />
+        <Route path="/machines/:tag" element={<MachineScreen />} />
+        <Route path="/machines/:tag/add" element={<AddControlScreen />} />
+        <Route path="/machines/:tag/service" element={<ServiceScreen />} />
+        <Route path="/machines/:tag/:control/cause" element={<ComplainScreen />} />
+        <Route path="/causes" element={<CausesScreen />} />
+        <Route path="/causes/counts" element={<CountsScreen />} />
+        <Route path="/causes/:id" element={<ComplaintScreen />} />
+        <Route path="/jobs/:id" element={<JobScreen />} />
+        <Route path="/jobs/:id/pull" element={<TraceScreen />} />
+        <Route path="/jobs/:id/pull/:trace" element={<TraceScreen />} />
+        <Route path="/specs" element={<SpecsScreen />} />
+        <Route path="/specs/new" element={<SpecEditScreen how="new" />} />
+        <Route path="/specs/:id" element={<SpecScreen />} />
+        <Route path="/specs/:id/next" element={<SpecEditScreen how="next" />} />
+        <Route path="/specs/:id/edit" element={<SpecEditScreen how="edit" />} />
+        <Route path="/due" element={<DueScreen />} />
+        <Route path="/machines/:tag/label" element={<LabelScreen />} />
+        <Route path="/shop" element={<ShopScreen />} />
+        <Route path="/shelf" element={<ShelfScreen />} />
+        <Route path="/shelf/cables" element={<CablesScreen />} />
+        <Route path="/shelf/:id/checks" element={<ChecksScreen />} />
+        <Route path="/shelf/gauges" element={<GaugesScreen />} />
+        <Route path="/machines/:tag/:control/cables" element={<FittingScreen />} />
+        <Route path="/practice" element={<PracticeScreen />} />
+        <Route path="/practice/learners" element={<LearnersScreen />} />
+        <Route path="/practice/lessons/:key/like" element={<LessonFormScreen />} />
+        <Route path="/practice/:id" element={<AttemptScreen />} />
+        <Route path="/bench" element={<Navigate to="/" replace />} />
+        <Route path="*" element={<NothingHere />} />
+      </Routes>
+    </Guarded>
   </Suspense>
 );

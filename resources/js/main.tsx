@@ -6,6 +6,7 @@ import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import { App } from './App';
 import { Problem } from './api/client';
+import { GuardedPage } from './components/Guarded';
 import { keepForOffline } from './offline/register';
 import { bringNight } from './theme/night';
 import { system } from './theme/system';
@@ -36,7 +37,9 @@ createRoot(root).render(
     <ChakraProvider value={system}>
       <QueryClientProvider client={client}>
         <BrowserRouter>
-          <Suspense fallback={null}>{window.location.pathname === '/trust' ? <TrustScreen /> : <App />}</Suspense>
+          <GuardedPage>
+            <Suspense fallback={null}>{window.location.pathname === '/trust' ? <TrustScreen /> : <App />}</Suspense>
+          </GuardedPage>
         </BrowserRouter>
       </QueryClientProvider>
     </ChakraProvider>

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\WebDriverBy;
 
 final class LostConnectionTest extends BrowserTestCase
@@ -35,6 +36,48 @@ final class LostConnectionTest extends BrowserTestCase
         $rows = array_slice($this->rows(), $before);
         self::assertSame(['8.5', '8', '7.5'], array_column($rows, 'line'));
         $this->see('4 readings at the grip flange');
+        $this->server->stop();
+    }
+
+    public function test_a_screen_never_opened_shows_without_network_and_one_that_is_nowhere_says_so(): void
+    {
+        $this->ownServer();
+        $this->as('ines')->visit('/')->await('header a[href="/shelf"]');
+        $this->until('return navigator.serviceWorker.controller !== null', 'Nothing keeps the page for a reload');
+        $files = (array) json_decode((string) file_get_contents(dirname(__DIR__, 2).'/public/build/manifest.json'), true);
+        $all = count(array_unique(array_column($files, 'file')));
+        $this->until(
+            'caches.open("files").then((cache) => cache.keys()).then((keys) => { window.kept = keys.length; });'
+                ."return window.kept >= {$all}",
+            'Every screen is kept',
+        );
+        $this->server->stop();
+        $this
+            ->click('header a[href="/shelf"]')
+            ->see('The workshop server does not answer.')
+            ->accessible('a screen without its server')
+            ->click('header a[href="/specs"]')
+            ->await('h1');
+        self::assertSame([], $this->browser->findElements(WebDriverBy::cssSelector('[data-broken]')));
+
+        // A device whose files were cleared away.
+        $this->browser->executeScript('window.gone = false; caches.delete("files").then(() => { window.gone = true; })');
+        $this->until('return window.gone', 'The files are cleared away');
+        (new ChromeDevToolsDriver($this->browser))->execute('Network.clearBrowserCache');
+        $this->window(390, 844);
+        $this
+            ->click('header a[href="/practice"]')
+            ->await('[data-broken=missing]')
+            ->see('This screen is not on this device', 'What was logged is kept, sent or not.')
+            ->accessible('a screen that is nowhere');
+        $this
+            ->click('header a[href="/specs"]')
+            ->gone('[data-broken]')
+            ->click('header a[href="/practice"]')
+            ->await('[data-broken=missing]');
+        $this->server->start();
+        $this->click('[data-broken] [data-primary]')->gone('[data-broken]')->see('Practice');
+        self::assertSame('/practice', parse_url($this->browser->getCurrentURL(), PHP_URL_PATH));
         $this->server->stop();
     }
 

@@ -1,5 +1,7 @@
 /** The cache of answers that the worker falls back on; its name is the worker's too. */
 const ANSWERS = 'answers';
+/** The cache of the page's own files; its name is the worker's too. */
+const FILES = 'files';
 
 const canKeep = () => 'serviceWorker' in navigator && window.isSecureContext;
 
@@ -19,8 +21,45 @@ export function keepForOffline(): void {
       .map((name) => new URL(name))
       .filter((url) => url.origin === location.origin && url.pathname.startsWith('/build/'));
     await Promise.allSettled(wanted.map((url) => fetch(url)));
+    await keepEveryScreen();
   });
 }
+
+type Built = Record<string, { file: string; css?: string[] }>;
+
+/**
+ * A screen that was never opened must show without network too. They come one after the other, while the page has
+ * nothing else to do.
+ */
+async function keepEveryScreen(): Promise<void> {
+  const answer = await fetch('/build/manifest.json').catch(() => null);
+  if (answer?.ok !== true) return;
+  const built: Built = await answer.json();
+  const files = Object.values(built)
+    .flatMap((one) => [one.file, ...(one.css ?? [])])
+    .map((file) => `/build/${file}`);
+  const wanted = new Set(files);
+  // A server renewed since this page was loaded has other files than this page would ask for.
+  const own = document.querySelector<HTMLScriptElement>('script[src*="/build/"]');
+  if (own === null || !wanted.has(new URL(own.src).pathname)) return;
+  const cache = await caches.open(FILES);
+  const kept = await cache.keys();
+  const paths = new Set(kept.map((one) => new URL(one.url).pathname));
+  for (const file of wanted) {
+    if (paths.has(file)) continue;
+    await idle();
+    await fetch(file).catch(() => null);
+  }
+  const old = kept.filter(({ url }) => url.includes('/build/') && !wanted.has(new URL(url).pathname));
+  await Promise.all(old.map((one) => cache.delete(one)));
+}
+
+/** Not every browser says when it is idle. */
+const idle = () =>
+  new Promise<void>((resolve) => {
+    if ('requestIdleCallback' in window) requestIdleCallback(() => resolve());
+    else setTimeout(resolve, 200);
+  });
 
 /** Keeps an answer that the worker did not see: from before it was in charge, or the new state after an entry. */
 export async function keepAnswer(path: string, answer: unknown): Promise<void> {

@@ -43,7 +43,7 @@ registerRoute(
   new NetworkFirst({ cacheName: PAGE, networkTimeoutSeconds: PATIENCE_S, plugins: [onePage] }),
 );
 registerRoute(
-  ({ url, sameOrigin }) => sameOrigin && (url.pathname.startsWith('/build/') || url.pathname === '/icon.svg'),
+  ({ url, sameOrigin }) => sameOrigin && (url.pathname.startsWith('/build/assets/') || url.pathname === '/icon.svg'),
   new CacheFirst({ cacheName: FILES }),
 );
 /** What gauges send is told as it comes, and never from a copy. */
