@@ -78,6 +78,24 @@ final class BadInputTest extends BrowserTestCase
         $this->see('What feels odd on RT-14?');
     }
 
+    public function test_a_screen_that_fails_says_so_and_the_rest_can_be_gone_to(): void
+    {
+        $this->expectsTrouble = true;
+        $this->as('ines')->visit('/machines/RT-11')->see('Plates are wearing')->click('header a[href="/practice"]');
+        $this->gone('[data-report]');
+        $this->browser->executeScript('Number.prototype.toFixed = () => { throw new Error("spoilt on purpose"); }');
+        $this->browser->navigate()->back();
+        $this
+            ->await('[data-broken=failed]')
+            ->see('This screen failed', 'What was logged is kept, sent or not.')
+            ->accessible('a screen that failed')
+            ->click('header a[href="/practice"]')
+            ->gone('[data-broken]');
+        $this->browser->navigate()->back();
+        $this->await('[data-broken=failed]');
+        $this->click('[data-broken] [data-primary]')->gone('[data-broken]')->see('Plates are wearing');
+    }
+
     public function test_an_unknown_machine_job_and_address_say_so(): void
     {
         $this->as('ines')->visit('/machines/ZZ-99')->see('No machine hangs under the tag ZZ-99.', 'All machines');
