@@ -1,9 +1,9 @@
-import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
+import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { type Setting, sight } from '../../../api/beside';
 import type { Judged } from '../../../api/jobs';
-import { LinkButton, Sheet } from '../../../components/Buttons';
+import { LinkButton, Paper, Sheet } from '../../../components/Buttons';
 import { Mark, type MarkKind } from '../../../components/Marks';
 import { VerdictChip } from '../../../components/VerdictChip';
 import { counted, lengthUnit, measuredText, unitText, withUncertainty } from '../../../lib/figures';
@@ -30,17 +30,17 @@ export const JobSheet = () => {
   const known = state.adjusters.filter((adjuster) => adjuster.at_mm !== null);
   return (
     <Sheet padding="4" aria-label="Job sheet">
-      <Flex justifyContent="space-between" alignItems="baseline" gap="3" flexWrap="wrap">
+      <Flex justifyContent="space-between" alignItems="center" columnGap="3" flexWrap="wrap">
         <Heading as="h2" fontSize="xl">
           Job sheet
         </Heading>
-        <Flex gap="4" flexWrap="wrap" fontSize="sm" data-screen-only>
-          <chakra.a href={`/api/jobs/${job.id}/sheet`} target="_blank" rel="noreferrer">
+        <Flex columnGap="4" flexWrap="wrap" data-screen-only>
+          <Paper look="link" paddingInline="0" href={`/api/jobs/${job.id}/sheet`}>
             Print the sheet
-          </chakra.a>
-          <chakra.a href={`/api/jobs/${job.id}/file`} download>
+          </Paper>
+          <Paper look="link" paddingInline="0" href={`/api/jobs/${job.id}/file`} target="_self" download>
             Job as a file
-          </chakra.a>
+          </Paper>
           {state.closed !== null && <Correct />}
           {state.closed !== null && !job.from_file && maySeeTruth && <MakeLesson />}
         </Flex>

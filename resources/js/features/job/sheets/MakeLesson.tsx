@@ -8,7 +8,7 @@ export const MakeLesson = () => {
   const [open, setOpen] = useState(false);
   return (
     <>
-      <Button look="link" minHeight="7" paddingInline="0" onClick={() => setOpen(true)} data-make-lesson>
+      <Button look="link" paddingInline="0" onClick={() => setOpen(true)} data-make-lesson>
         Make a lesson of it
       </Button>
       {open && (
