@@ -17,9 +17,13 @@ export const WayHome = () => {
   return (
     <Box fontSize="sm" lineHeight="snug" color="soft" data-way-home>
       Home mark kept.{' '}
-      <Button look="link" paddingInline="0" minHeight="7" onClick={() => setOpen(true)}>
-        Back to as found
-      </Button>
+      {mayWrite ? (
+        <Button look="link" paddingInline="0" minHeight="7" onClick={() => setOpen(true)}>
+          Back to as found
+        </Button>
+      ) : (
+        'Back to as found:'
+      )}
       {state.way_home.map((leg) => (
         <Box key={leg.adjuster}>
           {leg.name} {leg.say ?? 'was turned uncounted: measure its thread'}
@@ -29,7 +33,11 @@ export const WayHome = () => {
         open={open}
         onClose={() => setOpen(false)}
         title="Back to as found"
-        about="Turn these, then say so. Your reading is due again after."
+        about={
+          known
+            ? 'Turn these, then say so. Your reading is due again after.'
+            : 'Turn these. What was turned uncounted is measured first.'
+        }
         cancel="Cancel"
         actions={
           mayWrite &&
