@@ -2,6 +2,7 @@
 const ANSWERS = 'answers';
 /** The cache of the page's own files; its name is the worker's too. */
 const FILES = 'files';
+const FIRST_TAPS_MS = 5_000;
 
 const canKeep = () => 'serviceWorker' in navigator && window.isSecureContext;
 
@@ -32,6 +33,8 @@ type Built = Record<string, { file: string; css?: string[] }>;
  * nothing else to do.
  */
 async function keepEveryScreen(): Promise<void> {
+  // Whoever has just opened the page wants the first tap answered before anything is put by.
+  await new Promise((resolve) => setTimeout(resolve, FIRST_TAPS_MS));
   const answer = await fetch('/build/manifest.json').catch(() => null);
   if (answer?.ok !== true) return;
   const built: Built = await answer.json();
