@@ -15,7 +15,7 @@ use VividPull\Core\Statistics\NormalDistribution;
 final readonly class TautReading
 {
     /** By how much a cable that is found taut is too short, on average, in mm of conduit (ours). */
-    private const USUAL = 2.5;
+    private const USUAL = 3.5;
 
     /**
      * @param  float|null  $found  expected mm of play for one of slack, where it was found taut; null where moves made
