@@ -132,6 +132,22 @@ final class TrialTest extends TestCase
     }
 
     /**
+     * A cable that is found taut tells nothing of by how much: what is foretold after the first reading of play leaves
+     * room for that. It once held in three of four.
+     */
+    public function test_what_is_foretold_of_a_cable_found_taut_holds_although_it_moves_further_than_drawn(): void
+    {
+        $rows = array_filter(
+            TrialRow::rough(),
+            static fn (TrialRow $row): bool => $row->name === '10 to 20 mm at the tip: taut, ratio × 1.5',
+        );
+        self::assertCount(1, $rows);
+        foreach ($rows as $row) {
+            self::assertGreaterThan(0.9, TrialTable::of($row, 40, 1)->firstForetold());
+        }
+    }
+
+    /**
      * Away and back, so as to come from the other side, brings nothing inside that stands outside: it once took the
      * place of the turn that does, and nothing was advised.
      */
