@@ -73,7 +73,7 @@ final readonly class Intakes
             'machine_id' => $machine->id,
             'control_id' => $control?->id,
             'words' => $words,
-            'none_stops' => $none ?: null,
+            'none_stops' => $none ? true : null,
             'user_id' => $by->id,
             'at' => CarbonImmutable::now(),
         ]);

@@ -76,7 +76,7 @@ final class WordsAlikeTest extends TestCase
         $all = [];
         foreach (Sayings::ALL as $family => $said) {
             foreach (array_filter($said, static fn (string $means): bool => $means !== '') as $words => $means) {
-                $all[] = [$family, (string) $words, $means];
+                $all[] = [$family, $words, $means];
             }
         }
         $right = ['first' => 0, 'of two' => 0];
