@@ -169,7 +169,7 @@ const Landing = () => {
 const Screens = () => (
   <Suspense fallback={<Loading what="the screen" />}>
     <Landing />
-    <Guarded>
+    <Guarded within="frame">
       <Routes>
         <Route path="/" element={<BenchScreen />} />
         <Route path="/machines" element={<MachinesScreen />} />

@@ -6,7 +6,7 @@ import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import { App } from './App';
 import { Problem } from './api/client';
-import { GuardedPage } from './components/Guarded';
+import { Guarded } from './components/Guarded';
 import { keepForOffline } from './offline/register';
 import { bringNight } from './theme/night';
 import { system } from './theme/system';
@@ -37,9 +37,9 @@ createRoot(root).render(
     <ChakraProvider value={system}>
       <QueryClientProvider client={client}>
         <BrowserRouter>
-          <GuardedPage>
+          <Guarded within="page">
             <Suspense fallback={null}>{window.location.pathname === '/trust' ? <TrustScreen /> : <App />}</Suspense>
-          </GuardedPage>
+          </Guarded>
         </BrowserRouter>
       </QueryClientProvider>
     </ChakraProvider>

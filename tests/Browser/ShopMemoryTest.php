@@ -50,7 +50,13 @@ final class ShopMemoryTest extends BrowserTestCase
             ->gone('[role=dialog] [data-may-stop]')
             ->see('Is it one of these? Then nobody runs it.', 'Say if it is one of these')
             ->await('[role=dialog] [data-primary]:disabled');
+        // What is said of one control is no answer for another.
         $this
+            ->click('[data-none-stops]')
+            ->await('[role=dialog] [data-primary]:not(:disabled)')
+            ->click('[data-odd-control=throttle]')
+            ->click('[data-odd-control=clutch]')
+            ->await('[role=dialog] [data-primary]:disabled')
             ->click('[data-none-stops]')
             ->accessible('a report of what stops nothing')
             ->click('[role=dialog] [data-primary]')

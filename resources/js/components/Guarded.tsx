@@ -9,11 +9,16 @@ import { Mark } from './Marks';
 /** How browsers say that a part of the page did not come. */
 const MISSING = /dynamically imported module|importing a module script|module script failed|preload/i;
 
-/** A screen that fails is told of in its place, within the frame: the rest of the workshop can still be gone to. */
-export const Guarded = ({ children }: { children: ReactNode }) => {
+type GuardedProps = { children: ReactNode; within: 'frame' | 'page' };
+
+/**
+ * A screen that fails is told of in its place, within the frame: the rest of the workshop can still be gone to. What
+ * fails round the screens is told of on a page of its own.
+ */
+export const Guarded = ({ children, within }: GuardedProps) => {
   const { pathname } = useLocation();
   return (
-    <ErrorBoundary FallbackComponent={InFrame} resetKeys={[pathname]}>
+    <ErrorBoundary FallbackComponent={within === 'frame' ? InFrame : Broken} resetKeys={[pathname]}>
       {children}
     </ErrorBoundary>
   );
@@ -23,11 +28,6 @@ const InFrame = ({ error }: FallbackProps) => (
   <Frame>
     <Broken error={error} />
   </Frame>
-);
-
-/** The same where there is no frame to show it in. */
-export const GuardedPage = ({ children }: { children: ReactNode }) => (
-  <ErrorBoundary FallbackComponent={Broken}>{children}</ErrorBoundary>
 );
 
 const Broken = ({ error }: { error: unknown }) => {

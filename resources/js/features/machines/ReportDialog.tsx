@@ -59,7 +59,11 @@ export const ReportDialog = ({ machine, onClose }: { machine: Machine; onClose: 
           mark="odd-control"
           options={machine.controls.map((one) => ({ key: one.key, label: one.name }))}
           value={control}
-          onPick={(key) => setControl(key === control ? null : key)}
+          onPick={(key) => {
+            setControl(key === control ? null : key);
+            // Another control has other dangers: what was said of the one before is no answer.
+            setNoneStops(false);
+          }}
         />
         <Box>
           <FieldLabel htmlFor="odd-words">In the words of whoever rode or ran it</FieldLabel>
