@@ -122,7 +122,7 @@ final readonly class OwnWords
         ],
         'jerky' => [
             'jerk', 'snatch', 'all at once', 'jump', 'lurch', 'buck', 'surge', 'grabs', 'jolt', 'abrupt', 'twitchy',
-            'on.?off throttle', 'on.?off on.?off', 's?hudder', 'judder', self::NOT.' (?:ride|drive|pull away|take up|run) smooth', 'impossible to (?:ride|drive) smooth',
+            'on.?off throttle', 'on.?off on.?off', 'shudder', 'judder', self::NOT.' (?:ride|drive|pull away|take up|run) smooth', 'impossible to (?:ride|drive) smooth',
         ],
         'dead_travel' => [
             'dead', 'no response', 'delay', 'nothing happens', 'does nothing',
@@ -325,7 +325,7 @@ final readonly class OwnWords
      */
     public static function perhaps(string $words, array $symptoms): array
     {
-        if (self::understood($words, $symptoms) !== []) {
+        if (trim($words) === '' || self::understood($words, $symptoms) !== []) {
             return [];
         }
 

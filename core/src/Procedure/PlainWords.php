@@ -18,7 +18,7 @@ final readonly class PlainWords
     /** What was, is read as what is. */
     private const WAS = ['kept' => 'keeps', 'ran' => 'runs', 'spun' => 'spins', 'stayed' => 'stays', 'jumped' => 'jumps'];
 
-    /** As it is often written, by its right spelling. A *break* that is somebody's, or worn, is a brake. */
+    /** As it is often written, by its right spelling. Somebody's *break*, or that of a hand or a wheel, is a brake. */
     private const MISSPELT = [
         '/\bleaver/u' => 'lever',
         '/\b(?:cluch|clucth|cluth|clutsh)/u' => 'clutch',

@@ -1,10 +1,10 @@
-import { Box, Flex, Heading } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { ErrorBoundary, type FallbackProps } from 'react-error-boundary';
 import { useLocation } from 'react-router';
-import { Button, LinkButton, Sheet } from './Buttons';
+import { Button, LinkButton } from './Buttons';
 import { Frame } from './Frame';
-import { Mark } from './Marks';
+import { Trouble } from './States';
 
 /** How browsers say that a part of the page did not come. */
 const MISSING = /dynamically imported module|importing a module script|module script failed|preload/i;
@@ -33,29 +33,27 @@ const InFrame = ({ error }: FallbackProps) => (
 const Broken = ({ error }: { error: unknown }) => {
   const isMissing = error instanceof Error && MISSING.test(error.message);
   return (
-    <Flex justifyContent="center" padding={{ base: '3', md: '6' }}>
-      <Sheet padding="6" maxWidth="136" role="alert" data-broken={isMissing ? 'missing' : 'failed'}>
-        <Flex gap="3" alignItems="center" marginBottom="3">
-          <Mark kind="wrong" size="large" />
-          <Heading as="h1" fontSize="xl">
-            {isMissing ? 'This screen is not on this device' : 'This screen failed'}
-          </Heading>
-        </Flex>
+    <Box data-broken={isMissing ? 'missing' : 'failed'}>
+      <Trouble
+        title={isMissing ? 'This screen is not on this device' : 'This screen failed'}
+        actions={
+          <>
+            <Button look="vivid" onClick={() => window.location.reload()} data-primary>
+              Load it anew
+            </Button>
+            <LinkButton to="/" look="quiet" textDecoration="none">
+              To the bench
+            </LinkButton>
+          </>
+        }
+      >
         <Box marginBottom="2">
           {isMissing
             ? 'It was never opened here, or the workshop has a newer version of it. It comes from the workshop server, which does not answer or has just been renewed.'
             : 'Something on it went wrong. If it fails again when loaded anew, tell whoever looks after the server.'}
         </Box>
-        <Box marginBottom="5">What was logged is kept, sent or not.</Box>
-        <Flex gap="3" flexWrap="wrap">
-          <Button look="vivid" onClick={() => window.location.reload()} data-primary>
-            Load it anew
-          </Button>
-          <LinkButton to="/" look="quiet" textDecoration="none">
-            To the bench
-          </LinkButton>
-        </Flex>
-      </Sheet>
-    </Flex>
+        <Box>What was logged is kept, sent or not.</Box>
+      </Trouble>
+    </Box>
   );
 };

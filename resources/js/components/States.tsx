@@ -19,27 +19,43 @@ export const Loading = ({ what }: { what: string }) => (
   </Box>
 );
 
-type FailureProps = { error: unknown; retry: () => void; children?: ReactNode };
+type TroubleProps = { title: string; children: ReactNode; actions: ReactNode };
 
-/** What went wrong in one sentence, and the way on. */
-export const Failure = ({ error, retry, children }: FailureProps) => (
+/** What went wrong, in place of what was to be shown, and the ways on. */
+export const Trouble = ({ title, children, actions }: TroubleProps) => (
   <Flex justifyContent="center" padding="6">
     <Sheet padding="6" maxWidth="136" role="alert">
       <Flex gap="3" alignItems="center" marginBottom="3">
         <Mark kind="wrong" size="large" />
         <Heading as="h1" fontSize="xl">
-          This could not be shown
+          {title}
         </Heading>
       </Flex>
-      <Box marginBottom="5">{say(error)}</Box>
+      <Box marginBottom="5">{children}</Box>
       <Flex gap="3" flexWrap="wrap">
+        {actions}
+      </Flex>
+    </Sheet>
+  </Flex>
+);
+
+type FailureProps = { error: unknown; retry: () => void; children?: ReactNode };
+
+/** What went wrong in one sentence, and the way on. */
+export const Failure = ({ error, retry, children }: FailureProps) => (
+  <Trouble
+    title="This could not be shown"
+    actions={
+      <>
         <Button look="vivid" onClick={retry}>
           Try again
         </Button>
         {children}
-      </Flex>
-    </Sheet>
-  </Flex>
+      </>
+    }
+  >
+    {say(error)}
+  </Trouble>
 );
 
 export const Empty = ({ title, children }: { title: string; children: ReactNode }) => (

@@ -1,7 +1,5 @@
-/** The cache of answers that the worker falls back on; its name is the worker's too. */
-const ANSWERS = 'answers';
-/** The cache of the page's own files; its name is the worker's too. */
-const FILES = 'files';
+import { ANSWERS, FILES } from './caches';
+
 const FIRST_TAPS_MS = 5_000;
 
 const canKeep = () => 'serviceWorker' in navigator && window.isSecureContext;

@@ -1,5 +1,6 @@
 import { registerRoute, setCatchHandler } from 'workbox-routing';
 import { CacheFirst, NetworkFirst } from 'workbox-strategies';
+import { ANSWERS, FILES } from './caches';
 
 /*
  * Keeps the last page, its files and the last answers, so that a reload without network still shows the bench.
@@ -7,9 +8,7 @@ import { CacheFirst, NetworkFirst } from 'workbox-strategies';
  */
 declare const self: ServiceWorkerGlobalScope;
 
-const ANSWERS = 'answers';
 const PAGE = 'page';
-const FILES = 'files';
 const PATIENCE_S = 4;
 
 self.addEventListener('install', (event) => {
