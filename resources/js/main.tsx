@@ -24,6 +24,8 @@ const client = new QueryClient({
       refetchOnWindowFocus: true,
       staleTime: 2_000,
     },
+    // Without a network a refusal is said at once, with everything still in its field: nothing waits unseen until the network is back.
+    mutations: { networkMode: 'always' },
   },
 });
 

@@ -81,6 +81,58 @@ final class LostConnectionTest extends BrowserTestCase
         $this->server->stop();
     }
 
+    public function test_a_report_sent_without_network_is_refused_at_once_and_keeps_its_words(): void
+    {
+        $tag = $this->machineLike('RT-14', 'ZY-41');
+        $this
+            ->as('ines')
+            ->visit("/machines/{$tag}")
+            ->click('[data-report]')
+            ->await('#odd-words')
+            ->click('#odd-words')
+            ->keys('lever feels gritty')
+            ->click('[data-none-stops][aria-pressed=false]')
+            ->until('return !document.querySelector("[role=dialog] [data-primary]").disabled', 'It may be sent');
+        $this->network(false);
+        try {
+            $this->click('[role=dialog] [data-primary]')->see('The workshop server does not answer.');
+            self::assertSame('lever feels gritty', $this->value('#odd-words'));
+        } finally {
+            $this->network(true);
+        }
+        $this->click('[role=dialog] [data-primary]')->gone('#odd-words')->see('lever feels gritty');
+    }
+
+    public function test_a_screen_that_had_no_network_shows_by_itself_when_it_is_back(): void
+    {
+        $this
+            ->as('ines')
+            ->visit('/machines')
+            ->click('main a[href="/machines/RT-14"]')
+            ->await('[data-report]')
+            ->click('header a[href="/machines"]')
+            ->await('main a[href="/machines/QB-03"]');
+        $this->network(false);
+        try {
+            $this->click('main a[href="/machines/QB-03"]')->see('This page tries again by itself.');
+        } finally {
+            $this->network(true);
+        }
+        $this->gone('main [role=alert]')->await('[data-report]');
+    }
+
+    private function network(bool $isThere): void
+    {
+        $tools = new ChromeDevToolsDriver($this->browser);
+        $tools->execute('Network.enable');
+        $tools->execute('Network.emulateNetworkConditions', [
+            'offline' => ! $isThere,
+            'latency' => 0,
+            'downloadThroughput' => -1,
+            'uploadThroughput' => -1,
+        ]);
+    }
+
     public function test_two_tabs_typing_at_the_same_instant_lose_nothing(): void
     {
         $this->ownServer();

@@ -63,6 +63,15 @@ async function send(method: string, path: string, body: unknown, seen?: string):
   }
 }
 
+/** Whether the server answers again. It is asked for nothing that the worker keeps, which would answer for it. */
+export async function isBack(): Promise<boolean> {
+  try {
+    return (await fetch('/up', { method: 'HEAD', cache: 'no-store', signal: AbortSignal.timeout(4_000) })).ok;
+  } catch {
+    return false;
+  }
+}
+
 async function problem(response: Response): Promise<Error> {
   if (response.status >= 502 && response.status <= 504) return new Unreachable();
   const parsed = zProblem.safeParse(await response.json().catch(() => null));
@@ -118,5 +127,5 @@ export const say = (error: unknown): string =>
   error instanceof Problem
     ? error.sentence
     : error instanceof Unreachable
-      ? 'The workshop server does not answer. Check the network; this page tries again by itself.'
+      ? `${error.message} Check the network, then try again.`
       : 'This page and the server do not understand each other. Load the page again.';

@@ -1,6 +1,6 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
-import type { ReactNode } from 'react';
-import { say } from '../api/client';
+import { type ReactNode, useEffect, useEffectEvent } from 'react';
+import { isBack, say, Unreachable } from '../api/client';
 import { Button, Sheet } from './Buttons';
 import { Mark } from './Marks';
 
@@ -39,24 +39,44 @@ export const Trouble = ({ title, children, actions }: TroubleProps) => (
   </Flex>
 );
 
+const AWAY_MS = 5_000;
+
+/** Asks anew as soon as a server that was away answers. What stands there stays until then. */
+function useAgain(isAway: boolean, retry: () => void): void {
+  const again = useEffectEvent(retry);
+  useEffect(() => {
+    if (!isAway) return;
+    let isOver = false;
+    const timer = setInterval(() => void isBack().then((back) => back && !isOver && again()), AWAY_MS);
+    return () => {
+      isOver = true;
+      clearInterval(timer);
+    };
+  }, [isAway]);
+}
+
 type FailureProps = { error: unknown; retry: () => void; children?: ReactNode };
 
 /** What went wrong in one sentence, and the way on. */
-export const Failure = ({ error, retry, children }: FailureProps) => (
-  <Trouble
-    title="This could not be shown"
-    actions={
-      <>
-        <Button look="vivid" onClick={retry}>
-          Try again
-        </Button>
-        {children}
-      </>
-    }
-  >
-    {say(error)}
-  </Trouble>
-);
+export const Failure = ({ error, retry, children }: FailureProps) => {
+  const isAway = error instanceof Unreachable;
+  useAgain(isAway, retry);
+  return (
+    <Trouble
+      title="This could not be shown"
+      actions={
+        <>
+          <Button look="vivid" onClick={retry}>
+            Try again
+          </Button>
+          {children}
+        </>
+      }
+    >
+      {isAway ? `${error.message} Check the network. This page tries again by itself.` : say(error)}
+    </Trouble>
+  );
+};
 
 export const Empty = ({ title, children }: { title: string; children: ReactNode }) => (
   <Sheet tone="well" padding="5">

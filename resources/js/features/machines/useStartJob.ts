@@ -12,7 +12,6 @@ export function useStartJob(machine: string, control: string, check = false) {
   const navigate = useNavigate();
   return useMutation({
     mutationFn: () => openJob(machine, id.current, control, check),
-    networkMode: 'always',
     onSuccess: (job) => {
       client.setQueryData(keys.job(job.id), job);
       void client.invalidateQueries({ queryKey: keys.bench });

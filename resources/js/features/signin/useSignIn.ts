@@ -8,7 +8,6 @@ export function useSignIn() {
   const client = useQueryClient();
   return useMutation({
     mutationFn: ({ login, password }: Names) => signIn(login, password),
-    networkMode: 'always',
     onSuccess: (session) => {
       client.setQueryData(sessionQuery.queryKey, session);
       tellTabs();
