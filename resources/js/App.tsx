@@ -10,6 +10,7 @@ import { Guarded } from './components/Guarded';
 import { Failure, Loading } from './components/States';
 import { SignIn } from './features/signin/SignIn';
 import { SignInAgain } from './features/signin/SignInAgain';
+import { asOf } from './lib/asOf';
 import { readIn } from './lib/figures';
 import { inThisTurn } from './lib/inThisTurn';
 import { useToday } from './lib/now';
@@ -161,6 +162,7 @@ const Landing = () => {
   useLayoutEffect(() => {
     if (last.current === pathname) return;
     last.current = pathname;
+    asOf.anew();
     if (how !== 'POP') window.scrollTo(0, 0);
   }, [pathname, how]);
   return null;

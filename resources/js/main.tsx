@@ -22,6 +22,7 @@ const client = new QueryClient({
       retryDelay: 800,
       networkMode: 'always',
       refetchOnWindowFocus: true,
+      refetchOnReconnect: true,
       staleTime: 2_000,
     },
     // Without a network a refusal is said at once, with everything still in its field: nothing waits unseen until the network is back.

@@ -133,6 +133,33 @@ final class LostConnectionTest extends BrowserTestCase
         ]);
     }
 
+    public function test_a_screen_kept_from_before_says_since_when_and_is_asked_for_anew_when_the_server_is_back(): void
+    {
+        $this->ownServer();
+        $this->as('ines')->visit('/machines/RT-14')->await('[data-report]');
+        $this->until('return navigator.serviceWorker.controller !== null', 'Nothing keeps the page for a reload');
+        $this->visit('/machines/RT-14')->await('[data-report]')->gone('[data-no-connection]');
+        $this->browser->executeScript(
+            'window.aged = false;'
+                .'caches.open("answers").then(async (cache) => {'
+                .'for (const one of await cache.keys()) {'
+                .'const body = await (await cache.match(one)).text();'
+                .'await cache.put(one, new Response(body, { headers: { Date: new Date(Date.now() - 864e5).toUTCString() } }));'
+                .'} window.aged = true; })',
+        );
+        $this->until('return window.aged', 'What is kept is of yesterday');
+
+        $this->server->stop();
+        $this->browser->navigate()->refresh();
+        $this
+            ->await('[data-report]')
+            ->see('No connection. This is how it stood yesterday')
+            ->accessible('a machine as it was kept');
+        $this->server->start();
+        $this->gone('[data-no-connection]')->await('[data-report]');
+        $this->server->stop();
+    }
+
     public function test_two_tabs_typing_at_the_same_instant_lose_nothing(): void
     {
         $this->ownServer();

@@ -1,5 +1,5 @@
 import { queryOptions } from '@tanstack/react-query';
-import { call } from './client';
+import { AGAIN_MS, call } from './client';
 import type { BenchDay } from './contract';
 import { zBenchDay } from './contract/zod.gen';
 import { keys } from './keys';
@@ -10,7 +10,7 @@ export type Done = BenchDay['done'][number];
 export const benchQuery = queryOptions({
   queryKey: keys.bench,
   queryFn: () => call('GET', 'bench', zBenchDay),
-  refetchInterval: 30_000,
+  refetchInterval: AGAIN_MS,
 });
 
 export const sayPresent = (people: { login: string; minutes: number }[]) =>

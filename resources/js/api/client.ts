@@ -1,4 +1,5 @@
 import * as z from 'zod/mini';
+import { asOf } from '../lib/asOf';
 import { unknownKey } from '../lib/unknownKeys';
 import { keepAnswer } from '../offline/register';
 import { zProblem } from './contract/zod.gen';
@@ -90,10 +91,23 @@ export const onAnswer = (hearing: Hearing): void => {
   heard = hearing;
 };
 
-/**
- * One call to the server. A page older than its session fetches a fresh token and asks once more. What was looked at before
- * it is changed is named by its version.
- */
+/** A page older than its session fetches a fresh token and asks once more. */
+async function answered(...asked: Parameters<typeof send>): Promise<Response> {
+  try {
+    const response = await send(...asked);
+    if (response.status !== 419) return response;
+    await send('GET', 'session', undefined);
+    return await send(...asked);
+  } catch (error) {
+    heard(false);
+    throw error;
+  }
+}
+
+/** How often what others may change is asked for anew while it stands on a screen, in ms. */
+export const AGAIN_MS = 30_000;
+
+/** One call to the server. What was looked at before it is changed is named by its version. */
 export async function call<T>(
   method: string,
   path: string,
@@ -101,15 +115,14 @@ export async function call<T>(
   body?: unknown,
   seen?: string,
 ): Promise<T> {
-  let response = await send(method, path, body, seen);
-  if (response.status === 419) {
-    await send('GET', 'session', undefined);
-    response = await send(method, path, body, seen);
-  }
-  heard(response.headers.get('X-Kept') === null);
+  const response = await answered(method, path, body, seen);
+  const kept = response.headers.get('X-Kept');
+  if (kept === null) asOf.live();
+  else asOf.kept(Date.parse(kept) || null);
+  heard(kept === null);
   if (!response.ok) throw await problem(response);
   const answer: unknown = response.status === 204 ? null : await response.json();
-  if (method === 'GET' && response.headers.get('X-Kept') === null) void keepAnswer(`/api/${path}`, answer);
+  if (method === 'GET' && kept === null) void keepAnswer(`/api/${path}`, answer);
   const known = shape.parse(answer);
   if (import.meta.env.DEV) {
     const unknown = unknownKey(answer, known);

@@ -1,12 +1,16 @@
 import { queryOptions } from '@tanstack/react-query';
-import { call, nothing } from './client';
+import { AGAIN_MS, call, nothing } from './client';
 import type { DueList } from './contract';
 import { zDueList, zSubscribeResponse } from './contract/zod.gen';
 import { keys } from './keys';
 
 export type DueRow = DueList['due'][number];
 
-export const dueQuery = queryOptions({ queryKey: keys.due, queryFn: () => call('GET', 'due', zDueList) });
+export const dueQuery = queryOptions({
+  queryKey: keys.due,
+  queryFn: () => call('GET', 'due', zDueList),
+  refetchInterval: AGAIN_MS,
+});
 export const planControl = (tag: string, control: string, on: string | null, seen?: string) =>
   call('PUT', `machines/${encodeURIComponent(tag)}/controls/${control}/plan`, zDueList, { on }, seen);
 export const subscribe = () => call('POST', 'calendar', zSubscribeResponse);

@@ -1,5 +1,5 @@
 import { queryOptions } from '@tanstack/react-query';
-import { call } from './client';
+import { AGAIN_MS, call } from './client';
 import type { AddMachineData, ReadMeterData, ReportOddData, Service, WearStory } from './contract';
 import { zMachine, zMachinesResponse, zService, zYardResponse } from './contract/zod.gen';
 import { keys } from './keys';
@@ -28,18 +28,21 @@ export const yardQuery = (retired: boolean) =>
   queryOptions({
     queryKey: [...keys.machines, 'yard', retired],
     queryFn: () => call('GET', retired ? 'yard?retired=only' : 'yard', zYardResponse),
+    refetchInterval: AGAIN_MS,
   });
 
 export const machineQuery = (tag: string) =>
   queryOptions({
     queryKey: keys.machine(tag),
     queryFn: () => call('GET', `machines/${encodeURIComponent(tag)}`, zMachine),
+    refetchInterval: AGAIN_MS,
   });
 
 export const serviceQuery = (tag: string) =>
   queryOptions({
     queryKey: keys.service(tag),
     queryFn: () => call('GET', `machines/${encodeURIComponent(tag)}/service`, zService),
+    refetchInterval: AGAIN_MS,
   });
 
 /** What is done to a machine outside its jobs; each answers with the machine as it stands after. */

@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import { Link, NavLink } from 'react-router';
 import { Brand } from './Brand';
 import { FindMachine } from './FindMachine';
+import { NoConnection } from './NoConnection';
 import { PersonMenu } from './PersonMenu';
 
 const places = [
@@ -70,6 +71,7 @@ export const Frame = ({ children }: { children: ReactNode }) => (
         </Box>
       </Flex>
     </Box>
+    <NoConnection />
     <chakra.main
       id="content"
       flex="1"

@@ -1,6 +1,7 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
-import { type ReactNode, useEffect, useEffectEvent } from 'react';
-import { isBack, say, Unreachable } from '../api/client';
+import type { ReactNode } from 'react';
+import { say, Unreachable } from '../api/client';
+import { useAgain } from '../lib/useAgain';
 import { Button, Sheet } from './Buttons';
 import { Mark } from './Marks';
 
@@ -24,7 +25,7 @@ type TroubleProps = { title: string; children: ReactNode; actions: ReactNode };
 /** What went wrong, in place of what was to be shown, and the ways on. */
 export const Trouble = ({ title, children, actions }: TroubleProps) => (
   <Flex justifyContent="center" padding="6">
-    <Sheet padding="6" maxWidth="136" role="alert">
+    <Sheet padding="6" maxWidth="136" role="alert" data-failure>
       <Flex gap="3" alignItems="center" marginBottom="3">
         <Mark kind="wrong" size="large" />
         <Heading as="h1" fontSize="xl">
@@ -38,22 +39,6 @@ export const Trouble = ({ title, children, actions }: TroubleProps) => (
     </Sheet>
   </Flex>
 );
-
-const AWAY_MS = 5_000;
-
-/** Asks anew as soon as a server that was away answers. What stands there stays until then. */
-function useAgain(isAway: boolean, retry: () => void): void {
-  const again = useEffectEvent(retry);
-  useEffect(() => {
-    if (!isAway) return;
-    let isOver = false;
-    const timer = setInterval(() => void isBack().then((back) => back && !isOver && again()), AWAY_MS);
-    return () => {
-      isOver = true;
-      clearInterval(timer);
-    };
-  }, [isAway]);
-}
 
 type FailureProps = { error: unknown; retry: () => void; children?: ReactNode };
 

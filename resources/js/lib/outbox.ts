@@ -116,8 +116,9 @@ export class Outbox {
 
   /** An answer came in elsewhere: fresh from the server, or one that was kept because it does not answer. */
   private heard(live: boolean): void {
-    if (!live) this.become('cut');
-    else if (this.connection === 'cut') {
+    if (!live) {
+      if (this.connection !== 'signed_out') this.become('cut');
+    } else if (this.connection === 'cut') {
       this.become('calm');
       this.hurry();
     }

@@ -66,7 +66,8 @@ const idle = () =>
 export async function keepAnswer(path: string, answer: unknown): Promise<void> {
   if (!canKeep()) return;
   const cache = await caches.open(ANSWERS);
-  await cache.put(path, new Response(JSON.stringify(answer), { headers: { 'Content-Type': 'application/json' } }));
+  const headers = { 'Content-Type': 'application/json', Date: new Date().toUTCString() };
+  await cache.put(path, new Response(JSON.stringify(answer), { headers }));
 }
 
 export function forgetAnswers(): void {

@@ -22,12 +22,12 @@ self.addEventListener('message', (event) => {
   if (event.data === 'signed-out') event.waitUntil(caches.delete(ANSWERS));
 });
 
-// A kept answer says so, for the page must not pass it off as a fresh one.
+// A kept answer says so, and when it was given, for the page must not pass it off as a fresh one.
 const markKept = {
   cachedResponseWillBeUsed: async ({ cachedResponse }: { cachedResponse?: Response }) => {
     if (cachedResponse === undefined) return null;
     const headers = new Headers(cachedResponse.headers);
-    headers.set('X-Kept', 'yes');
+    headers.set('X-Kept', headers.get('Date') ?? 'yes');
     return new Response(cachedResponse.body, { status: cachedResponse.status, headers });
   },
 };

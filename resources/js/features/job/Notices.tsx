@@ -5,6 +5,7 @@ import { peopleQuery } from '../../api/people';
 import { Button, LinkButton } from '../../components/Buttons';
 import { Caution } from '../../components/Caution';
 import { Mark, type MarkKind } from '../../components/Marks';
+import { HowItStood } from '../../components/NoConnection';
 import { inSentence } from '../../lib/inSentence';
 import { outbox } from '../../lib/outbox';
 import { useSignedIn } from '../../lib/signedIn';
@@ -41,7 +42,7 @@ export const Notices = () => {
     <Flex direction="column" gap="2" role="status">
       {connection === 'cut' && (
         <Notice mark="cant_tell" ground="violet.wash">
-          <b>No connection.</b>{' '}
+          <b>No connection.</b> <HowItStood />{' '}
           {waiting === 0
             ? 'What you log is kept here and sent on return.'
             : `${waiting === 1 ? 'One entry is' : `${waiting} entries are`} kept, not judged yet.`}
