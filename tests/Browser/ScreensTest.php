@@ -485,6 +485,45 @@ final class ScreensTest extends BrowserTestCase
         self::assertSame([], $faults);
     }
 
+    public function test_letters_made_larger_in_the_browser_are_larger_here_and_strong_colours_leave_what_tells_by_its_ground(): void
+    {
+        $this->as('ines');
+        $this->window(390, 844);
+        $tools = new ChromeDevToolsDriver($this->browser);
+        try {
+            $tools->execute('Page.setFontSizes', ['fontSizes' => ['standard' => 24, 'fixed' => 24]]);
+            foreach (['/', '/machines/RT-14', '/due'] as $path) {
+                $this->visit($path)->await('main h1')->settledFonts();
+                $this->until('return getComputedStyle(document.querySelector("main")).fontSize === "24px"', 'Larger');
+                $this->until(sprintf(self::FITS, 390), "{$path} is wider than its window");
+            }
+        } finally {
+            $tools->execute('Page.setFontSizes', ['fontSizes' => ['standard' => 16, 'fixed' => 13]]);
+        }
+        $ground = 'return getComputedStyle(document.querySelector("[data-machine-tag]")).backgroundColor';
+        $this->visit('/machines/RT-14')->await('[data-machine-tag]');
+        $own = $this->browser->executeScript($ground);
+        try {
+            $tools->execute('Emulation.setEmulatedMedia', [
+                'features' => [['name' => 'forced-colors', 'value' => 'active']],
+            ]);
+            self::assertSame($own, $this->browser->executeScript($ground));
+            self::assertSame(1, $this->browser->executeScript(
+                'return new Set([...document.querySelectorAll("nav a:not([aria-current])")].map((one) => getComputedStyle(one).borderBottomColor)).size',
+            ));
+            self::assertNotSame(
+                ...array_map(
+                    fn (string $of): mixed => $this->browser->executeScript(
+                        "return getComputedStyle(document.querySelector('nav a{$of}')).borderBottomColor",
+                    ),
+                    ['[aria-current]', ':not([aria-current])'],
+                ),
+            );
+        } finally {
+            $tools->execute('Emulation.setEmulatedMedia', ['features' => []]);
+        }
+    }
+
     public function test_nothing_on_a_page_of_every_day_jumps_while_it_opens(): void
     {
         $this->as('ines');

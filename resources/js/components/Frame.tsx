@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { Link, NavLink } from 'react-router';
+import { LINE_BELOW_ONE } from '../theme/forced';
 import { Brand } from './Brand';
 import { FindMachine } from './FindMachine';
 import { NoConnection } from './NoConnection';
@@ -116,6 +117,7 @@ const Places = () => (
         css={{
           '&[aria-current]': { color: 'onFrame', borderColor: 'vivid.onDark' },
           '&:hover': { color: 'onFrame' },
+          ...LINE_BELOW_ONE,
         }}
       >
         {'onPhone' in place ? (

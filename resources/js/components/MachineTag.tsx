@@ -1,4 +1,5 @@
 import { Box, chakra } from '@chakra-ui/react';
+import { OWN_COLOURS } from '../theme/forced';
 
 /** The yellow tag that hangs on the machine, with its punched hole; red where it must not run. */
 export const MachineTag = ({
@@ -12,6 +13,8 @@ export const MachineTag = ({
 }) => (
   <Box
     as="span"
+    css={OWN_COLOURS}
+    data-machine-tag
     display="inline-flex"
     alignItems="center"
     gap="0.45em"

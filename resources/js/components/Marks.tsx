@@ -1,5 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import type { CSSProperties } from 'react';
+import { OWN_COLOURS } from '../theme/forced';
 import { paint, size as sizeOf } from '../theme/paint';
 export const marks = ['found', 'now', 'next', 'left', 'cant_tell', 'tag', 'inside', 'to_do', 'wrong', 'quiet'] as const;
 export type MarkKind = (typeof marks)[number];
@@ -106,6 +107,7 @@ export const Mark = ({ kind, size, onDark = false, style }: MarkProps) => {
 /** The disc of a stage: ticked, vivid when current, or its number. */
 export const StageDisc = ({ number, state }: { number: number; state: 'done' | 'current' | 'ahead' }) => (
   <Box
+    css={OWN_COLOURS}
     display="grid"
     placeItems="center"
     boxSize="6.5"

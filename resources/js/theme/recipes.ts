@@ -1,4 +1,5 @@
 import { defineRecipe, defineSlotRecipe } from '@chakra-ui/react';
+import { OWN_COLOURS } from './forced';
 
 export const button = defineRecipe({
   base: {
@@ -26,10 +27,16 @@ export const button = defineRecipe({
   },
   variants: {
     look: {
-      vivid: { bg: 'action', color: 'white', _hover: { bg: 'vivid.deep' }, _disabled: { _hover: { bg: 'action' } } },
+      vivid: {
+        bg: 'action',
+        color: 'white',
+        _hover: { bg: 'vivid.deep' },
+        _disabled: { _hover: { bg: 'action' } },
+        ...OWN_COLOURS,
+      },
       plain: { bg: 'sheet', color: 'ink', borderColor: 'ink', _hover: { bg: 'well' } },
       quiet: { bg: 'transparent', color: 'ink', borderColor: 'line', _hover: { borderColor: 'ink' } },
-      dark: { bg: 'ink', color: 'sheet', _hover: { bg: 'soft' } },
+      dark: { bg: 'ink', color: 'sheet', _hover: { bg: 'soft' }, ...OWN_COLOURS },
       stop: { bg: 'sheet', color: 'stop', borderColor: 'stop', _hover: { bg: 'red.wash' } },
       link: {
         bg: 'transparent',

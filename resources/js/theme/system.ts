@@ -19,7 +19,8 @@ const config = defineConfig({
       bg: 'page',
       color: 'ink',
       fontFamily: 'body',
-      fontSize: '16px',
+      // Whoever has larger letters in their browser has them here, and all that is measured by them.
+      fontSize: '100%',
       lineHeight: 'normal',
       textSizeAdjust: '100%',
     },

@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import type { BenchState, Stage } from '../../api/jobs';
 import { StageDisc } from '../../components/Marks';
+import { LINE_BELOW_ONE } from '../../theme/forced';
 import { useBench } from './useBench';
 import { WayHome } from './WayHome';
 
@@ -60,6 +61,7 @@ const StageStep = ({ stage }: { stage: Stage }) => {
       borderLeftWidth={{ base: '0', lg: '5px' }}
       borderBottomWidth={{ base: '4px', lg: '0' }}
       borderColor={looked ? (current ? 'action' : 'ink') : 'transparent'}
+      css={LINE_BELOW_ONE}
       _hover={{ bg: 'sheet' }}
       _focusVisible={{ outlineOffset: '-3px' }}
     >
