@@ -4,34 +4,38 @@ import { AsOf } from '../../resources/js/lib/asOf';
 test('what stands on a screen is as old as its oldest kept answer, and nothing is said where that is not known', () => {
   const asOf = new AsOf();
   expect(asOf.get()).toBeNull();
-  asOf.kept(2_000);
-  asOf.kept(1_000);
-  asOf.kept(3_000);
+  asOf.kept('bench', 2_000);
+  asOf.kept('machines/RT-14', 1_000);
+  asOf.kept('session', 3_000);
   expect(asOf.get()).toBe(1_000);
-  asOf.kept(null);
-  asOf.kept(2_000);
+  asOf.kept('due', null);
   expect(asOf.get()).toBeNull();
   asOf.anew();
-  asOf.kept(2_000);
+  expect(asOf.stands()).toBe(false);
+  asOf.kept('due', 2_000);
   expect(asOf.get()).toBe(2_000);
 });
 
-test('the last answer of the server counts where nothing kept stands there', () => {
+test('a fresh answer makes nothing else fresh', () => {
   const asOf = new AsOf();
-  asOf.kept(1_000);
+  asOf.kept('machines/RT-14', 1_000);
+  asOf.live('session');
+  expect(asOf.stands()).toBe(true);
+  expect(asOf.get()).toBe(1_000);
   const before = Date.now();
-  asOf.live();
+  asOf.live('machines/RT-14');
+  expect(asOf.stands()).toBe(false);
   expect(asOf.get()).toBeGreaterThanOrEqual(before);
-  asOf.kept(null);
-  expect(asOf.get()).toBeNull();
 });
 
-test('whoever watches is told when something kept stands in', () => {
+test('whoever watches is told when something kept stands in, and when it no longer does', () => {
   const asOf = new AsOf();
-  let told = 0;
-  const stop = asOf.subscribe(() => told++);
-  asOf.kept(1_000);
+  const told: boolean[] = [];
+  const stop = asOf.subscribe(() => told.push(asOf.stands()));
+  asOf.kept('due', 1_000);
+  asOf.live('due');
+  asOf.live('due');
   stop();
-  asOf.kept(500);
-  expect(told).toBe(1);
+  asOf.kept('due', 500);
+  expect(told).toEqual([true, false]);
 });

@@ -117,8 +117,8 @@ export async function call<T>(
 ): Promise<T> {
   const response = await answered(method, path, body, seen);
   const kept = response.headers.get('X-Kept');
-  if (kept === null) asOf.live();
-  else asOf.kept(Date.parse(kept) || null);
+  if (kept === null) asOf.live(path);
+  else asOf.kept(path, Date.parse(kept) || null);
   heard(kept === null);
   if (!response.ok) throw await problem(response);
   const answer: unknown = response.status === 204 ? null : await response.json();

@@ -12,8 +12,12 @@ import { Mark } from './Marks';
 export const NoConnection = () => {
   const client = useQueryClient();
   const isCut = useSyncExternalStore(outbox.subscribe, () => outbox.status() === 'cut');
-  useAgain(isCut, () => void client.refetchQueries({ type: 'active' }));
-  return !isCut ? null : (
+  const isOld = useSyncExternalStore(asOf.subscribe, asOf.stands);
+  useAgain(isCut || isOld, () => {
+    asOf.anew();
+    void client.refetchQueries({ type: 'active' });
+  });
+  return !isCut && !isOld ? null : (
     <Box
       role="status"
       bg="violet.wash"
@@ -33,7 +37,7 @@ export const NoConnection = () => {
       >
         <Mark kind="cant_tell" size="text" style={{ marginTop: '3px' }} />
         <span>
-          <b>No connection.</b> <HowItStood /> It may have changed.
+          <b>{isCut ? 'No connection.' : 'The server answers late.'}</b> <HowItStood /> It may have changed.
         </span>
       </Flex>
     </Box>
