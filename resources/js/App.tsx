@@ -19,6 +19,7 @@ import { preferencesOf } from './lib/preferences';
 import { hearTabs } from './lib/sessionNews';
 import { LeaveContext, SignedInContext } from './lib/signedIn';
 import { useKept } from './lib/store';
+import { useAgain } from './lib/useConnection';
 import { keepAnswer } from './offline/register';
 import { showIn } from './theme/night';
 
@@ -58,6 +59,7 @@ export const App = () => {
   const user = session.data?.user ?? null;
   const last = useRef(user);
   const today = useToday();
+  useAgain();
   if (user !== null) last.current = user;
 
   const signedOut = useCallback(() => {

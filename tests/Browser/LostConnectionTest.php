@@ -121,18 +121,6 @@ final class LostConnectionTest extends BrowserTestCase
         $this->gone('main [role=alert]')->await('[data-report]');
     }
 
-    private function network(bool $isThere): void
-    {
-        $tools = new ChromeDevToolsDriver($this->browser);
-        $tools->execute('Network.enable');
-        $tools->execute('Network.emulateNetworkConditions', [
-            'offline' => ! $isThere,
-            'latency' => 0,
-            'downloadThroughput' => -1,
-            'uploadThroughput' => -1,
-        ]);
-    }
-
     public function test_a_screen_kept_from_before_says_since_when_and_is_asked_for_anew_when_the_server_is_back(): void
     {
         $this->ownServer();
@@ -297,4 +285,16 @@ final class LostConnectionTest extends BrowserTestCase
         };
         type();
         JS;
+
+    private function network(bool $isThere): void
+    {
+        $tools = new ChromeDevToolsDriver($this->browser);
+        $tools->execute('Network.enable');
+        $tools->execute('Network.emulateNetworkConditions', [
+            'offline' => ! $isThere,
+            'latency' => 0,
+            'downloadThroughput' => -1,
+            'uploadThroughput' => -1,
+        ]);
+    }
 }

@@ -1,22 +1,13 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useQueryClient } from '@tanstack/react-query';
-import { useSyncExternalStore } from 'react';
 import { asOf } from '../lib/asOf';
-import { outbox } from '../lib/outbox';
 import { useKept } from '../lib/store';
 import { moment, nowWithOffset } from '../lib/time';
-import { useAgain } from '../lib/useAgain';
+import { useConnection } from '../lib/useConnection';
 import { Mark } from './Marks';
 
 /** What stands on the screen is not asked of the server just now: a tag that was hung since does not show. */
 export const NoConnection = () => {
-  const client = useQueryClient();
-  const isCut = useSyncExternalStore(outbox.subscribe, () => outbox.status() === 'cut');
-  const isOld = useSyncExternalStore(asOf.subscribe, asOf.stands);
-  useAgain(isCut || isOld, () => {
-    asOf.anew();
-    void client.refetchQueries({ type: 'active' });
-  });
+  const { isCut, isOld } = useConnection();
   return !isCut && !isOld ? null : (
     <Box
       role="status"

@@ -1,7 +1,6 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { say, Unreachable } from '../api/client';
-import { useAgain } from '../lib/useAgain';
 import { Button, Sheet } from './Buttons';
 import { Mark } from './Marks';
 
@@ -43,25 +42,21 @@ export const Trouble = ({ title, children, actions }: TroubleProps) => (
 type FailureProps = { error: unknown; retry: () => void; children?: ReactNode };
 
 /** What went wrong in one sentence, and the way on. */
-export const Failure = ({ error, retry, children }: FailureProps) => {
-  const isAway = error instanceof Unreachable;
-  useAgain(isAway, retry);
-  return (
-    <Trouble
-      title="This could not be shown"
-      actions={
-        <>
-          <Button look="vivid" onClick={retry}>
-            Try again
-          </Button>
-          {children}
-        </>
-      }
-    >
-      {isAway ? `${error.message} Check the network. This page tries again by itself.` : say(error)}
-    </Trouble>
-  );
-};
+export const Failure = ({ error, retry, children }: FailureProps) => (
+  <Trouble
+    title="This could not be shown"
+    actions={
+      <>
+        <Button look="vivid" onClick={retry}>
+          Try again
+        </Button>
+        {children}
+      </>
+    }
+  >
+    {error instanceof Unreachable ? `${error.message} Check the network. This page tries again by itself.` : say(error)}
+  </Trouble>
+);
 
 export const Empty = ({ title, children }: { title: string; children: ReactNode }) => (
   <Sheet tone="well" padding="5">
