@@ -41,13 +41,14 @@ quietly() {
 has() { command -v "$1" >/dev/null 2>&1; }
 php_has() { php -r "exit(extension_loaded('$1') ? 0 : 1);" 2>/dev/null; }
 
-# need_packages COMMAND=PACKAGE... ext:EXTENSION=PACKAGE...
+# need_packages COMMAND=PACKAGE... ext:EXTENSION=PACKAGE... /FILE=PACKAGE...
 need_packages() {
     local pair wanted missing=()
     for pair in "$@"; do
         wanted="${pair%%=*}"
         case "$wanted" in
             ext:*) has php && php_has "${wanted#ext:}" || missing+=("${pair#*=}") ;;
+            /*) [ -e "$wanted" ] || missing+=("${pair#*=}") ;;
             *) has "$wanted" || missing+=("${pair#*=}") ;;
         esac
     done

@@ -7,7 +7,12 @@ LOGS="$DATA/logs" # what those who serve print
 AS_WEB=()
 FRONT="${FRONT:-$ROOT/public/index.php}" # where every request that is no file goes in
 
-need_web_packages() { need_packages nginx=nginx php-fpm8.2=php8.2-fpm openssl=openssl pgrep=procps; }
+BROTLI=/usr/lib/nginx/modules/ngx_http_brotli_static_module.so
+need_web_packages() {
+    need_packages nginx=nginx php-fpm8.2=php8.2-fpm openssl=openssl pgrep=procps
+    # It serves scripts a seventh smaller. Where it cannot be had, they are served by gzip alone.
+    [ "$(id -u)" -ne 0 ] || (need_packages "$BROTLI=libnginx-mod-http-brotli-static") || true
+}
 
 # choose_web_user: root serves as an account of its own, where that account can read the workshop's files.
 choose_web_user() {
@@ -116,6 +121,7 @@ write_nginx() {
     # An address of the newer kind stands in brackets.
     case "$address" in *:*) address="[$address]" ;; esac
     cat >"$file" <<NGINX
+$([ -e "$BROTLI" ] && echo "load_module $BROTLI;")
 daemon off;
 worker_processes 2;
 pid $WEB/nginx.pid;
@@ -161,7 +167,7 @@ NGINX
     server {
         listen $address:$port;
         root $ROOT/public;
-        location ^~ /build/ { try_files \$uri =404; }
+        location ^~ /build/ { gzip_static on; try_files \$uri =404; }
         location = /icon.svg { }
         location = /trust {
 $(to_app workshop)
@@ -185,6 +191,9 @@ $([ -n "$https" ] && printf '        ssl_certificate %s;\n        ssl_certificat
         error_page 413 /errors/too-large.html;
         location ^~ /errors/ { internal; }
         location ^~ /build/ {
+            # Packed when they were built.
+            gzip_static on;
+$([ -e "$BROTLI" ] && echo '            brotli_static on;')
             add_header Cache-Control "public, max-age=31536000, immutable";
             add_header X-Content-Type-Options nosniff;
             try_files \$uri =404;

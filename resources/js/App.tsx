@@ -3,6 +3,7 @@ import { lazy, Suspense, useCallback, useEffect, useLayoutEffect, useRef } from 
 import { Navigate, Route, Routes, useLocation, useNavigationType } from 'react-router';
 import { Problem } from './api/client';
 import { complaintQuery } from './api/complaints';
+import { noteHere } from './api/early';
 import { keys } from './api/keys';
 import { newer, type PracticeAttempt } from './api/practice';
 import { type Session, sessionQuery } from './api/session';
@@ -61,6 +62,10 @@ export const App = () => {
   const today = useToday();
   useAgain();
   if (user !== null) last.current = user;
+  const isHere = session.data === undefined ? null : user !== null;
+  useEffect(() => {
+    if (isHere !== null) noteHere(isHere);
+  }, [isHere]);
 
   const signedOut = useCallback(() => {
     client.setQueryData<Session>(sessionQuery.queryKey, (known) =>

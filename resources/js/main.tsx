@@ -48,4 +48,4 @@ createRoot(root).render(
     </ChakraProvider>
   </StrictMode>,
 );
-if (window.location.pathname !== '/trust') keepForOffline();
+if (window.location.pathname !== '/trust') keepForOffline(() => client.isFetching() === 0);

@@ -12,6 +12,10 @@
     @foreach ($letters as $letter)
         <link rel="preload" href="{{ Vite::asset($letter) }}" as="font" type="font/woff2" crossorigin>
     @endforeach
+    @if ($asksEarly)
+        @vite('resources/js/first.ts')
+    @endif
+    @vite('resources/js/theme/system.ts')
     @vite($scripts)
     {{-- What stands here until the application draws: its own first shapes (components/States.tsx), in the theme's colours. --}}
     <style>

@@ -109,6 +109,26 @@ final class ScreensTest extends BrowserTestCase
         }
     }
 
+    public function test_a_page_of_every_day_asks_for_its_answer_before_it_knows_who_is_here_and_asks_once(): void
+    {
+        $asked = <<<'JS'
+            return performance.getEntriesByType('resource')
+                .filter(({ name }) => /\/api\/(session|bench)$/.test(name))
+                .map(({ name, startTime, responseEnd }) => [name.split('/').pop(), startTime, responseEnd]);
+            JS;
+        $this->as('tomas')->visit('/')->await('main h2');
+        $this->visit('/')->await('main h2');
+        [[$first, , $known], [$second, $begun]] = $all = (array) $this->browser->executeScript($asked);
+        self::assertSame(['session', 'bench'], [$first, $second]);
+        self::assertCount(2, $all, 'each is asked for once');
+        self::assertLessThan($known, $begun, 'and neither waits for the other');
+
+        // Whoever signs out leaves a device that asks for nothing of the workshop's.
+        $this->click('[aria-label$="settings and sign-out"]')->clickText('Sign out')->await('input[type=password]');
+        $this->visit('/')->await('input[type=password]');
+        self::assertSame(['session'], array_column((array) $this->browser->executeScript($asked), 0));
+    }
+
     public function test_a_viewer_reads_along_and_nothing_more(): void
     {
         $this

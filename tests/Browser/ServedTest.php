@@ -143,6 +143,22 @@ final class ServedTest extends TestCase
             [200, 'public, max-age=31536000, immutable', 'gzip'],
             [$status, $headers['cache-control'] ?? '', $headers['content-encoding'] ?? ''],
         );
+        $plain = file_get_contents(dirname(__DIR__, 2)."/public{$main[2]}");
+        foreach (['gzip' => '.gz', 'br' => '.br'] as $packing => $ending) {
+            [, $headers, $packed] = self::get(
+                self::served()->secure.$main[2],
+                [CURLOPT_HTTPHEADER => ["Accept-Encoding: {$packing}"]],
+            );
+            self::assertSame($packing, $headers['content-encoding'] ?? '');
+            self::assertSame('Accept-Encoding', $headers['vary'] ?? '');
+            self::assertSame(
+                file_get_contents(dirname(__DIR__, 2)."/public{$main[2]}{$ending}"),
+                $packed,
+                'packed once, when it was built',
+            );
+            self::assertTrue($packing !== 'gzip' || gzdecode($packed) === $plain);
+        }
+        self::assertSame($plain, self::get(self::served()->secure.$main[2])[2], 'nobody is made to unpack');
         [, $headers] = self::get(
             self::served()->secure.'/api/bench',
             [CURLOPT_HTTPHEADER => ['Accept-Encoding: gzip', 'Accept: application/json']],

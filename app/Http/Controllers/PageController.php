@@ -24,6 +24,7 @@ final class PageController
     public function __invoke(string $address = ''): View
     {
         return view('app', [
+            'asksEarly' => trim($address, '/') !== 'trust',
             'scripts' => ['resources/js/main.tsx', ...self::screen($address)],
             'letters' => array_map(
                 static fn (string $name): string => "node_modules/@fontsource-variable/{$name}/files/{$name}-latin-wght-normal.woff2",

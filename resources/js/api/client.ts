@@ -3,6 +3,7 @@ import { asOf } from '../lib/asOf';
 import { unknownKey } from '../lib/unknownKeys';
 import { keepAnswer } from '../offline/register';
 import { zProblem } from './contract/zod.gen';
+import { asking, early, PATIENCE_MS } from './early';
 
 /** What is answered where there is nothing to say. */
 export const nothing = z.null();
@@ -30,8 +31,6 @@ export class Unreachable extends Error {
   }
 }
 
-const PATIENCE_MS = 12_000;
-
 /** A picture goes up slowly from the far end of a yard. */
 const PICTURE_PATIENCE_MS = 60_000;
 
@@ -43,12 +42,13 @@ function token(): string {
 async function send(method: string, path: string, body: unknown, seen?: string): Promise<Response> {
   const picture = body instanceof Blob ? body : null;
   try {
-    return await fetch(`/api/${path}`, {
+    if (method !== 'GET') early.forget();
+    const begun = early.take(path);
+    if (begun !== null) return await begun;
+    return await asking(path, {
       method,
-      credentials: 'same-origin',
       signal: AbortSignal.timeout(picture === null ? PATIENCE_MS : PICTURE_PATIENCE_MS),
       headers: {
-        Accept: 'application/json',
         ...(seen === undefined ? {} : { 'If-Match': `"${seen}"` }),
         ...(method === 'GET'
           ? {}

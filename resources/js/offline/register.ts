@@ -2,26 +2,46 @@ import { ANSWERS, FILES } from './caches';
 
 const FIRST_TAPS_MS = 5_000;
 
+/** How long the first screen has for itself at least and at most before anything is put by. */
+const FIRST_SCREEN_MS = 1_000;
+const PATIENCE_MS = 10_000;
+
 const canKeep = () => 'serviceWorker' in navigator && window.isSecureContext;
 
-/** Asks the browser to keep what a reload without network needs. Plain http on a shop's network has no such thing. */
-export function keepForOffline(): void {
-  if (!canKeep()) return;
+/**
+ * Asks the browser to keep what a reload without network needs, once the first screen stands: putting by takes a phone as long as drawing.
+ * Plain http on a shop's network has no such thing.
+ */
+export function keepForOffline(isDrawn: () => boolean): void {
+  if (canKeep()) void firstScreen(isDrawn).then(keep);
+}
+
+async function firstScreen(isDrawn: () => boolean): Promise<void> {
+  if (document.readyState !== 'complete')
+    await new Promise((resolve) => window.addEventListener('load', resolve, { once: true }));
+  const late = performance.now() + PATIENCE_MS;
+  do await new Promise((resolve) => setTimeout(resolve, FIRST_SCREEN_MS));
+  while (!isDrawn() && performance.now() < late);
+}
+
+async function keep(): Promise<void> {
   const worker = navigator.serviceWorker;
+  const wasInCharge = worker.controller !== null;
   const inCharge = new Promise<void>((resolve) => {
-    if (worker.controller !== null) resolve();
+    if (wasInCharge) resolve();
     else worker.addEventListener('controllerchange', () => resolve(), { once: true });
   });
-  void worker.register('/offline.js').then(async () => {
-    await inCharge;
-    // What came in before the worker was in charge is fetched again, so that it has it.
+  await worker.register('/offline.js');
+  await inCharge;
+  // What came in before the worker was in charge is fetched again, so that it has it.
+  if (!wasInCharge) {
     const seen = new Set(performance.getEntriesByType('resource').map((entry) => entry.name));
     const wanted = [...seen]
       .map((name) => new URL(name))
       .filter((url) => url.origin === location.origin && url.pathname.startsWith('/build/'));
     await Promise.allSettled(wanted.map((url) => fetch(url)));
-    await keepEveryScreen();
-  });
+  }
+  await keepEveryScreen();
 }
 
 type Built = Record<string, { file: string; css?: string[] }>;
@@ -41,8 +61,8 @@ async function keepEveryScreen(): Promise<void> {
     .map((file) => `/build/${file}`);
   const wanted = new Set(files);
   // A server renewed since this page was loaded has other files than this page would ask for.
-  const own = document.querySelector<HTMLScriptElement>('script[src*="/build/"]');
-  if (own === null || !wanted.has(new URL(own.src).pathname)) return;
+  const own = [...document.querySelectorAll<HTMLScriptElement>('script[src*="/build/"]')];
+  if (own.length === 0 || own.some(({ src }) => !wanted.has(new URL(src).pathname))) return;
   const cache = await caches.open(FILES);
   const kept = await cache.keys();
   const paths = new Set(kept.map((one) => new URL(one.url).pathname));
