@@ -26,6 +26,7 @@ use VividPull\Core\Diagnosis\StoryEvidence;
 use VividPull\Core\Errors\BadFile;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Input\Node;
+use VividPull\Core\Log\Draft;
 use VividPull\Core\Log\Entry\Noted;
 use VividPull\Core\Log\Permission;
 use VividPull\Core\Procedure\OwnWords;
@@ -513,8 +514,8 @@ final readonly class Complaints
     }
 
     /**
-     * @return list<string> what a job that begins on the control is told of an open complaint: what was said and looked
-     *     at, a line a person
+     * @return list<Draft> what a job that begins on the control is told of an open complaint: what was said and looked
+     *     at, each person's in notes of their own
      */
     public static function said(Control $control): array
     {
@@ -535,12 +536,12 @@ final readonly class Complaints
         return [
             ...($complaint->words === null
                 ? []
-                : ["Complaint taken by {$complaint->openedBy->name}: {$complaint->words}"]),
-            ...array_map(
-                static fn (string $name, array $said): string => Noted::ofSearch($name, array_values($said)),
+                : Noted::told("Complaint taken by {$complaint->openedBy->name}: ", $complaint->words)),
+            ...array_merge([], ...array_map(
+                static fn (string $name, array $said): array => Noted::ofSearch($name, array_values($said)),
                 array_keys($by),
                 array_values($by),
-            ),
+            )),
         ];
     }
 

@@ -15,6 +15,8 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Str;
 use VividPull\Core\Diagnosis\Causes;
 use VividPull\Core\Input\Node;
+use VividPull\Core\Log\Draft;
+use VividPull\Core\Log\Entry\Noted;
 use VividPull\Core\Procedure\OwnWords;
 
 /** Reports that something feels odd: taken in by anybody at the counter, taken up by a job, or answered. */
@@ -203,7 +205,7 @@ final readonly class Intakes
      * A job begun on a control takes up what was reported about it, or about the machine at large; what may stop the
      * machine by another control waits for a job on that. Where it may be of both, the other's goes on under its name.
      *
-     * @return list<string> what was reported and by whom, for the job's own log
+     * @return list<Draft> what was reported and by whom, for the job's own log
      */
     public static function takeUp(Control $control, string $job, User $by, CarbonImmutable $now): array
     {
@@ -219,8 +221,8 @@ final readonly class Intakes
             }
         }
 
-        return array_values(
-            $waiting->map(static fn (Intake $one): string => "Reported by {$one->user->name}: {$one->words}")->all(),
-        );
+        return array_merge([], ...$waiting->map(
+            static fn (Intake $one): array => Noted::told("Reported by {$one->user->name}: ", $one->words),
+        )->all());
     }
 }

@@ -130,7 +130,7 @@ final readonly class Opening
             Audit::note($user, 'job corrected', $named, $about);
         }
         foreach ([...Intakes::takeUp($control, $job->id, $user, $now), ...Complaints::said($control)] as $said) {
-            $this->entry($job, $user, Noted::draft(mb_substr($said, 0, 500)), $now);
+            $this->entry($job, $user, $said, $now);
         }
 
         return $job;

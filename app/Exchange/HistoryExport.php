@@ -77,7 +77,7 @@ final readonly class HistoryExport extends TableExport
             'left_mm' => $left?->mm,
             'left_u_mm' => $left?->standardMm,
             'outcome' => $body['outcome'],
-            'reason' => mb_substr($record->byChoice() ?? $record->tag() ?? '', 0, 300),
+            'reason' => $record->byChoice() ?? $record->tag() ?? '',
             'parts' => implode(' ', array_map(static fn (Part $one): string => $one->value, $record->parts())),
             'given_before_mm' => $record->givenBeforeMm(),
             'next_check' => $body['next_check'] ?? null,

@@ -78,7 +78,7 @@ final readonly class HistoryRow
         $this->foundU = $this->found === null ? null : $cells->mm('found_u_mm') ?? KeptReading::USUAL_STANDARD_MM;
         $this->leftU = $this->left === null ? null : $cells->mm('left_u_mm') ?? KeptReading::USUAL_STANDARD_MM;
         $this->outcome = $cells->enum('outcome', ClosingOutcome::class) ?? ClosingOutcome::Fit;
-        $this->reason = $cells->text('reason', 300);
+        $this->reason = $cells->text('reason', 500);
         $this->parts = self::parts($cells);
         $this->given = self::given($cells);
         $this->nextCheck = $cells->day('next_check');

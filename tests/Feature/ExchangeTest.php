@@ -79,6 +79,21 @@ final class ExchangeTest extends TestCase
             ->assertJsonPath('state.found.count', 3);
     }
 
+    public function test_a_long_reason_goes_out_whole_and_comes_in_again(): void
+    {
+        $why = trim(str_repeat('The lever is cracked at its pivot, as was said before. ', 9));
+        $job = HttpJob::open($this->signIn('ines'))->ready()->read('15.3', '15.1', '15.2');
+        $job->body('tag', ['reason' => $why])->assertOk();
+        $job->body('closed', ['outcome' => 'tagged'])->assertOk();
+        $this->signIn('oda');
+        self::assertStringContainsString($why, $this->get('/api/export/history')->assertOk()->streamedContent());
+        $taken = $this->taken(
+            'history',
+            "machine,control,day,usage,left_mm,signed_by,reason,outcome\nRT-14,clutch,2025-01-10,2000,15.3,Bo,\"{$why}\",tagged\n",
+        );
+        self::assertSame(1, $taken['new']);
+    }
+
     /** @return iterable<string, array{string}> */
     public static function spreadsheets(): iterable
     {

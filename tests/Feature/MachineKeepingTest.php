@@ -286,6 +286,26 @@ final class MachineKeepingTest extends TestCase
         self::assertContains($said, RestOfMachine::againstRunning($this->machine('RT-14'), 'clutch'), 'still there');
     }
 
+    public function test_a_long_report_comes_into_the_job_whole_and_its_last_words_stop_the_machine_too(): void
+    {
+        $words = str_repeat('The grip was heavy all week, as it is in the cold. ', 9).'Now the gas comes back slowly.';
+        $this->signIn('mirre');
+        $this
+            ->postJson(
+                '/api/machines/RT-14/intakes',
+                ['id' => (string) Str::uuid(), 'words' => $words, 'control' => 'throttle'],
+            )
+            ->assertOk();
+        $job = HttpJob::open($this->signIn('ines'), 'RT-14', 'throttle');
+        $log = (string) json_encode($job->state['log'], JSON_UNESCAPED_UNICODE);
+        self::assertStringContainsString('Now the gas comes back slowly.', $log);
+        self::assertSame(9, substr_count($log, 'The grip was heavy all week, as it is in the cold.'));
+        self::assertContains(
+            'Of its throttle grip is reported: does not snap shut, or shuts slowly.',
+            RestOfMachine::againstRunning($this->machine('RT-14'), 'clutch'),
+        );
+    }
+
     public function test_whoever_reports_is_asked_by_name_what_stops_a_machine_and_what_they_say_is_kept(): void
     {
         $this->signIn('mirre');

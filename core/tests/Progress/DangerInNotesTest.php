@@ -155,9 +155,50 @@ final class DangerInNotesTest extends TestCase
 
     public function test_what_was_answered_in_a_search_is_no_note_of_a_danger(): void
     {
-        $said = Noted::ofSearch('Ines', ['creeps or lurches with the lever in: no', 'slips under load: yes']);
+        $notes = Noted::ofSearch('Ines', ['creeps or lurches with the lever in: no', 'slips under load: yes']);
+        self::assertCount(1, $notes);
 
-        self::assertSame([], TestJob::clutch()->entry('note', ['text' => $said])->state->facts->observations->told);
+        self::assertSame([], TestJob::clutch()->entry('note', $notes[0]->body)->state->facts->observations->told);
+    }
+
+    public function test_nothing_that_was_said_is_cut_off_and_what_goes_over_into_a_second_note_says_whose_it_is(): void
+    {
+        $long = str_repeat('The lever was heavy all week, as it is in the cold. ', 9);
+        $notes = array_column(
+            array_column(Noted::told('Reported by Mirre: ', "{$long}It stops well. It creeps with the lever in."), 'body'),
+            'text',
+        );
+        self::assertSame(
+            [
+                'Reported by Mirre: '.trim($long),
+                'Reported by Mirre: It stops well. It creeps with the lever in.',
+            ],
+            $notes,
+        );
+        $job = TestJob::clutch();
+        foreach ($notes as $note) {
+            $job = $job->entry('note', ['text' => $note]);
+        }
+        self::assertNotSame([], $job->state->facts->observations->told, 'a danger at the end of a long report');
+
+        $all = array_map(static fn (int $n): string => "what was asked at number {$n}: no, it is not so", range(1, 60));
+        $search = array_column(array_column(Noted::ofSearch('Ines', $all), 'body'), 'text');
+        self::assertGreaterThan(3, count($search));
+        foreach ($search as $note) {
+            self::assertLessThanOrEqual(500, mb_strlen($note));
+            self::assertStringStartsWith('Looking for the cause, Ines: ', $note);
+        }
+        self::assertSame(
+            $all,
+            array_merge(...array_map(
+                static fn (string $note): array => explode('; ', substr($note, strlen('Looking for the cause, Ines: '), -1)),
+                $search,
+            )),
+        );
+
+        $unbroken = array_column(array_column(Noted::told('Reported by Mirre: ', str_repeat('x', 700)), 'body'), 'text');
+        self::assertSame(700, substr_count(implode('', $unbroken), 'x'));
+        self::assertLessThanOrEqual(500, max(array_map(mb_strlen(...), $unbroken)));
     }
 
     public function test_what_should_not_creep_and_does_is_understood(): void

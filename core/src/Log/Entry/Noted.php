@@ -27,13 +27,57 @@ final readonly class Noted extends Entry
     }
 
     /**
+     * What somebody said, in as many notes as it takes: a note has 500 characters, and nothing is cut off. A sentence
+     * stays in one where it can, for it is read for what stops the machine.
+     *
+     * @param  string  $head  who said it; each of the notes begins with it
+     * @return list<Draft>
+     */
+    public static function told(string $head, string $words): array
+    {
+        return self::inNotes($head, preg_split('/(?<=[.!?;])\s+/u', $words) ?: [$words], ' ', '');
+    }
+
+    /**
      * What somebody felt and saw while a cause was looked for.
      *
      * @param  list<string>  $said  what was asked, and the answer to it
+     * @return list<Draft>
      */
-    public static function ofSearch(string $by, array $said): string
+    public static function ofSearch(string $by, array $said): array
     {
-        return self::OF_A_SEARCH."{$by}: ".implode('; ', $said).'.';
+        return self::inNotes(self::OF_A_SEARCH."{$by}: ", $said, '; ', '.');
+    }
+
+    /**
+     * @param  list<string>  $pieces  each in one note, unless it is longer than that
+     * @return list<Draft>
+     */
+    private static function inNotes(string $head, array $pieces, string $between, string $end): array
+    {
+        $room = self::LONGEST_REASON - mb_strlen($head.$end);
+        $texts = [];
+        $cut = array_map(static fn (string $one): array => self::cut($one, $room), $pieces);
+        foreach (array_merge([], ...$cut) as $piece) {
+            $last = array_pop($texts);
+            $joined = $last === null ? $piece : $last.$between.$piece;
+            $texts = [...$texts, ...(mb_strlen($joined) <= $room ? [$joined] : [(string) $last, $piece])];
+        }
+
+        return array_map(static fn (string $text): Draft => self::draft($head.$text.$end), $texts);
+    }
+
+    /** @return list<string> cut between words where there are any */
+    private static function cut(string $text, int $room): array
+    {
+        $parts = [];
+        for (; mb_strlen($text) > $room; $text = ltrim(mb_substr($text, $at))) {
+            $space = mb_strrpos(mb_substr($text, 0, $room + 1), ' ');
+            $at = $space === false || $space === 0 ? $room : $space;
+            $parts[] = mb_substr($text, 0, $at);
+        }
+
+        return [...$parts, $text];
     }
 
     /** What may be read out of it: of what was answered in a search nothing, a no stands there as well as a yes. */

@@ -64,7 +64,7 @@ const One = ({ entry, held, first }: { entry: KeptEntry; held: boolean; first: b
       <Mark kind={refused ? 'wrong' : 'cant_tell'} size="text" style={{ marginTop: '3px' }} />
       <Box flex="1" minWidth="0" lineHeight="snug" fontSize="sm">
         <Box as="b" overflowWrap="anywhere">
-          {inWords(draft, state).slice(0, 120)}
+          {inWords(draft, state)}
         </Box>
         <Box>{refused ? entry.sentence : held ? 'waits: one before it was refused' : 'kept, not judged yet'}</Box>
         <Flex gap="4">

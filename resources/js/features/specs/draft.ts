@@ -301,7 +301,7 @@ export const inOnePiece = (draft: SpecDraft): Partial<SpecDraft> => {
     cables: [
       {
         kept: { ...first.kept, name: 'Cable' },
-        adjusters: [...first.adjusters, ...rest.flatMap((cable) => cable.adjusters)].slice(0, 6),
+        adjusters: [...first.adjusters, ...rest.flatMap((cable) => cable.adjusters)],
       },
     ],
   };
