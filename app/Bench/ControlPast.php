@@ -72,7 +72,7 @@ final readonly class ControlPast
             return [
                 'job' => $job->id,
                 'opened_at' => $job->opened_at->toIso8601String(),
-                'closed_at' => $closing?->at,
+                'closed_at' => $closing === null ? null : $this->signedAt($job),
                 'by' => $closing?->by['name'],
                 'usage' => $job->usage_reading,
                 'outcome' => $closing?->outcome()?->value,
@@ -176,9 +176,7 @@ final readonly class ControlPast
         foreach (array_reverse($this->closed()) as $job) {
             $record = $this->record($job);
             if ($record !== null && $is($record)) {
-                return (int) CarbonImmutable::parse(
-                    (string) $this->closings->get($job->id)?->at,
-                )->diffInDays(CarbonImmutable::now(), true);
+                return (int) CarbonImmutable::parse($this->signedAt($job))->diffInDays(CarbonImmutable::now(), true);
             }
         }
 
@@ -196,7 +194,7 @@ final readonly class ControlPast
                 // A check before that day does not put it off.
                 return $named !== null && $named > $checked ? $named : null;
             }
-            $checked = max($checked, substr($closing->at, 0, 10));
+            $checked = max($checked, $this->signedOn($job));
         }
 
         return null;
@@ -225,7 +223,7 @@ final readonly class ControlPast
             $closing = $this->closings->get($job->id);
             foreach ($this->record($job)?->stands() ?? [] as $one) {
                 $taken[] = new Taken(
-                    substr((string) $closing?->at, 0, 10),
+                    $this->signedOn($job),
                     $one['adjuster'],
                     $one['name'],
                     StepUnit::from($one['unit']),
@@ -238,6 +236,18 @@ final readonly class ControlPast
         return $taken;
     }
 
+    /** When a closed job was signed, RFC 3339, whatever the clock it was signed at. */
+    private function signedAt(ControlJob $job): string
+    {
+        return (string) $this->closings->get($job->id)?->happenedAt($job->opened_at);
+    }
+
+    /** The day of that. */
+    private function signedOn(ControlJob $job): string
+    {
+        return substr($this->signedAt($job), 0, 10);
+    }
+
     private function look(ControlJob $job): JobRecord
     {
         $record = $this->record($job);
@@ -245,7 +255,7 @@ final readonly class ControlPast
 
         return new JobRecord(
             (float) $job->usage_reading,
-            substr((string) $closing?->at, 0, 10),
+            $this->signedOn($job),
             $record?->point() ?? $this->control->spec()->aim->point ?? ReadingPoint::LeverTip,
             $found?->engine,
             self::play($found),

@@ -39,7 +39,7 @@ final readonly class ControlSummary
     {
         return new self(
             $job->id,
-            $closed->stamp->at,
+            $closed->stamp->happenedAt($job->opened_at->toIso8601String()),
             $closed->stamp->by->name,
             $closed->outcome,
             SignedRecord::of(ClosingRecord::of($state)),

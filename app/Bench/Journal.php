@@ -181,7 +181,7 @@ final readonly class Journal
             Pictures::mustHold($job, $entry);
         }
         if ($entry instanceof ReadingTaken) {
-            $again = RestOfMachine::heatAgain($job, $state, $rows, $entry->stamp->at);
+            $again = RestOfMachine::heatAgain($job, $state, $rows, $entry->stamp->happenedAt());
             $again === null || throw Refused::because("{$again} Then type it again.");
         }
         if (RunsTheMachine::entry($state, $entry) && ! RunsTheMachine::wentWrong($state, $entry)) {

@@ -17,6 +17,7 @@ use VividPull\Core\Cable\Part;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Input\Node;
+use VividPull\Core\Log\Entry\Entry;
 use VividPull\Core\Log\Entry\PartFitted;
 use VividPull\Core\Log\Entry\TraceTaken;
 use VividPull\Core\Log\EntryKind;
@@ -284,9 +285,13 @@ final readonly class Traces
     /** Whether a cable was fitted in this job before it was pulled. */
     private function fittedBefore(TraceTaken $taken): bool
     {
+        // As the log has them: two devices show two times.
+        $place = array_flip(array_map(static fn (Entry $one): string => $one->stamp->id, $this->state->log->entries));
+
         return array_filter(
             $this->state->facts->answers->parts,
-            static fn (PartFitted $one): bool => $one->part === Part::Cable && $one->stamp->at <= $taken->stamp->at,
+            static fn (PartFitted $one): bool => $one->part === Part::Cable
+                && ($place[$one->stamp->id] ?? 0) < ($place[$taken->stamp->id] ?? 0),
         ) !== [];
     }
 }

@@ -126,6 +126,20 @@ final class EntryRow extends Model
         ];
     }
 
+    /**
+     * When it happened, as its device's clock showed it where that can be, RFC 3339.
+     *
+     * @param  CarbonImmutable|null  $begun  before which it cannot have been
+     */
+    public function happenedAt(?CarbonImmutable $begun = null): string
+    {
+        return Stamp::possible(
+            $this->at,
+            str_replace(' ', 'T', $this->received_at).'+00:00',
+            $begun?->toIso8601String(),
+        );
+    }
+
     /** What was signed with it; null where it closed no job. */
     public function signed(): ?SignedRecord
     {

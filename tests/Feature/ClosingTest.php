@@ -68,6 +68,20 @@ final class ClosingTest extends TestCase
         self::assertNull($control->planned_on);
     }
 
+    public function test_a_device_whose_clock_is_off_by_years_puts_no_check_off(): void
+    {
+        $job = HttpJob::open($this->signIn())->ready()->read('15', '15', '15');
+        foreach (['yes', 'yes', 'ok', 'ok', 'yes', 'holds', 'middle', 'ok'] as $answer) {
+            $job->line($answer)->assertOk();
+        }
+        $at = now()->addYears(3)->toIso8601String();
+        $job->send(['kind' => 'closed', 'body' => ['outcome' => 'fit'], 'at' => $at])->assertOk();
+        $control = Control::query()->where('key', 'clutch')->firstOrFail();
+        self::assertSame(now()->addMonths(6)->toDateString(), $control->due_on?->toDateString());
+        self::assertSame(now()->toDateString(), substr((string) $control->summary?->at, 0, 10));
+        self::assertSame($at, EntryRow::query()->where('kind', 'closed')->firstOrFail()->at, 'it stands as it was shown');
+    }
+
     public function test_the_visit_ends_with_its_last_job(): void
     {
         $this->signIn();

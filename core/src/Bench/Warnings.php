@@ -18,6 +18,7 @@ use VividPull\Core\Log\Entry\MeasureTaken;
 use VividPull\Core\Log\Entry\OutcomeSeen;
 use VividPull\Core\Log\Entry\PartFitted;
 use VividPull\Core\Log\Entry\ThreadNoted;
+use VividPull\Core\Log\Stamp;
 use VividPull\Core\Measurement\VerdictKind;
 use VividPull\Core\Planning\AdjusterAdvice;
 use VividPull\Core\Planning\PlanKind;
@@ -30,9 +31,6 @@ use VividPull\Core\Quantity\Figure;
 /** What a person should know before trusting the figures on the screen, one sentence each. */
 final readonly class Warnings
 {
-    /** Minutes by which a device's clock may run ahead before its times are flagged. */
-    private const CLOCK_AHEAD = 2;
-
     /** @return list<string> */
     public static function of(BenchState $state): array
     {
@@ -270,7 +268,7 @@ final readonly class Warnings
             ?? null;
         $hours = $since === null || $fitted === null
             ? null
-            : ((int) strtotime($fitted->stamp->at) - (int) strtotime($since)) / 3600;
+            : ((int) strtotime($fitted->stamp->happenedAt()) - (int) strtotime($since)) / 3600;
 
         return $hours === null || $hours >= PackState::LEAST_SOAK_H ? []
             : ['The new plates lay in oil for '.Figure::hours(max(0.0, $hours)).'; 24 to 48 h is usual.'];
@@ -281,11 +279,8 @@ final readonly class Warnings
     {
         $ahead = [];
         foreach ($state->log->entries as $entry) {
-            $received = $entry->stamp->receivedAt;
-            $minutes = $received === null
-                ? 0
-                : intdiv((int) strtotime($entry->stamp->at) - (int) strtotime($received), 60);
-            if ($minutes > self::CLOCK_AHEAD) {
+            $minutes = $entry->stamp->minutesAhead();
+            if ($minutes > Stamp::CLOCK_OFF_MINUTES) {
                 $ahead[$entry->stamp->by->name] = max($minutes, $ahead[$entry->stamp->by->name] ?? 0);
             }
         }

@@ -27,7 +27,10 @@ final readonly class LeftOpen
     public static function lies(BenchState $state, string $now): ?string
     {
         $hours = self::hours(
-            max(array_map(static fn (Entry $one): int => (int) strtotime($one->stamp->at), $state->log->entries)),
+            max(array_map(
+                static fn (Entry $one): int => (int) strtotime($one->stamp->happenedAt()),
+                $state->log->entries,
+            )),
             $now,
         );
 
@@ -47,7 +50,7 @@ final readonly class LeftOpen
         if (! $state->spec->heatMatters() || $noted?->engine !== EngineHeat::Hot) {
             return null;
         }
-        $hours = self::hours((int) strtotime($noted->stamp->at), $now);
+        $hours = self::hours((int) strtotime($noted->stamp->happenedAt()), $now);
 
         return $hours * 60 < Cooling::COLD_AFTER_MINUTES ? null
             : 'It was called hot '.Figure::hours($hours)

@@ -68,7 +68,7 @@ final class Sightings
 
     public function soak(SoakBegun $begun): void
     {
-        $this->soaking = $begun->stamp->at;
+        $this->soaking = $begun->stamp->happenedAt();
     }
 
     public function tell(ToldSymptom $told): void

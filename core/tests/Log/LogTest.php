@@ -24,6 +24,23 @@ final class LogTest extends TestCase
         Log::of(self::note('a'));
     }
 
+    public function test_nothing_happened_after_the_server_had_it_nor_before_its_job_was_begun(): void
+    {
+        $had = '2026-05-04T08:00:00.000+00:00';
+        // Two minutes are what clocks differ by.
+        foreach ([
+            '2026-05-04T10:02:59+02:00' => '2026-05-04T10:02:59+02:00',
+            '2026-05-04T10:03:00+02:00' => '2026-05-04T10:00:00+02:00',
+            '2027-05-04T10:00:00+02:00' => '2026-05-04T10:00:00+02:00',
+            '2026-05-04T09:10:00+02:00' => '2026-05-04T09:10:00+02:00',
+            '2026-05-04T08:59:00+02:00' => '2026-05-04T08:59:00+02:00',
+            '2015-01-01T00:00:00+02:00' => '2026-05-04T09:00:00+02:00',
+        ] as $shown => $can) {
+            self::assertSame($can, Stamp::possible($shown, $had, '2026-05-04T07:00:00+00:00'), $shown);
+        }
+        self::assertSame('2027-05-04T10:00:00+02:00', Stamp::possible('2027-05-04T10:00:00+02:00', null));
+    }
+
     public function test_an_empty_log_is_none(): void
     {
         $this->expectException(Refused::class);

@@ -35,7 +35,9 @@ final readonly class Noted extends Entry
      */
     public static function told(string $head, string $words): array
     {
-        return self::inNotes($head, preg_split('/(?<=[.!?;])\s+/u', $words) ?: [$words], ' ', '');
+        $sentences = preg_split('/(?<=[.!?;])\s+/u', $words);
+
+        return self::inNotes($head, $sentences === false ? [$words] : $sentences, ' ', '');
     }
 
     /**
