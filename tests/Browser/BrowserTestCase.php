@@ -537,7 +537,7 @@ abstract class BrowserTestCase extends TestCase
     }
 
     /** @return string under which the browser keeps it */
-    private function atTheStart(string $script): string
+    protected function atTheStart(string $script): string
     {
         $added = (new ChromeDevToolsDriver($this->browser))->execute(
             'Page.addScriptToEvaluateOnNewDocument',

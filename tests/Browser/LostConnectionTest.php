@@ -126,7 +126,7 @@ final class LostConnectionTest extends BrowserTestCase
         $this->ownServer();
         $this->as('ines')->visit('/machines/RT-14')->await('[data-report]');
         $this->until('return navigator.serviceWorker.controller !== null', 'Nothing keeps the page for a reload');
-        $this->visit('/machines/RT-14')->await('[data-report]')->gone('[data-no-connection]');
+        $this->visit('/machines/RT-14')->await('[data-report]')->gone('[data-strip=no-connection]');
         $this->browser->executeScript(
             'window.aged = false;'
                 .'caches.open("answers").then(async (cache) => {'
@@ -144,7 +144,7 @@ final class LostConnectionTest extends BrowserTestCase
             ->see('No connection. This is how it stood yesterday')
             ->accessible('a machine as it was kept');
         $this->server->start();
-        $this->gone('[data-no-connection]')->await('[data-report]');
+        $this->gone('[data-strip=no-connection]')->await('[data-report]');
         $this->server->stop();
     }
 

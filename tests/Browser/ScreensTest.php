@@ -129,6 +129,19 @@ final class ScreensTest extends BrowserTestCase
         self::assertSame(['session'], array_column((array) $this->browser->executeScript($asked), 0));
     }
 
+    public function test_a_device_whose_clock_is_wrong_says_so_on_every_screen(): void
+    {
+        $this->isSpoilt = true;
+        $this->as('tomas')->visit('/')->await('main h2')->gone('[data-strip]');
+        $this->atTheStart('const real = Date.now; Date.now = () => real() - 26.5 * 3600e3;');
+        $said = 'Entries keep the time it shows: set whichever is wrong.';
+        foreach (['/', '/machines/RT-14'] as $path) {
+            $this->visit($path)->await('[data-strip=clock]')->see('26 h', 'behind the workshop server’s.', $said);
+        }
+        $this->accessible('a device whose clock is wrong');
+        $this->begin($this->machineLike('RT-14', 'ZY-42'), 'clutch')->see('26 h', 'behind the workshop server’s.', $said);
+    }
+
     public function test_a_viewer_reads_along_and_nothing_more(): void
     {
         $this

@@ -31,6 +31,9 @@ use VividPull\Core\Quantity\Figure;
 /** What a person should know before trusting the figures on the screen, one sentence each. */
 final readonly class Warnings
 {
+    /** From so many minutes on a clock is said to be off by hours. */
+    private const IN_MINUTES = 120;
+
     /** @return list<string> */
     public static function of(BenchState $state): array
     {
@@ -289,7 +292,9 @@ final readonly class Warnings
             static fn (
                 string $name,
                 int $minutes,
-            ): string => "The clock of {$name}'s device runs {$minutes} min ahead. The times in the log are as it showed them.",
+            ): string => "The clock of {$name}'s device runs "
+                .($minutes < self::IN_MINUTES ? "{$minutes} min" : Figure::hours($minutes / 60))
+                .' ahead. The times in the log are as it showed them.',
             array_keys($ahead),
             array_values($ahead),
         );

@@ -1,5 +1,6 @@
 import * as z from 'zod/mini';
 import { asOf } from '../lib/asOf';
+import { deviceClock } from '../lib/deviceClock';
 import { unknownKey } from '../lib/unknownKeys';
 import { keepAnswer } from '../offline/register';
 import { zProblem } from './contract/zod.gen';
@@ -117,8 +118,10 @@ export async function call<T>(
 ): Promise<T> {
   const response = await answered(method, path, body, seen);
   const kept = response.headers.get('X-Kept');
-  if (kept === null) asOf.live(path);
-  else asOf.kept(path, Date.parse(kept) || null);
+  if (kept === null) {
+    asOf.live(path);
+    deviceClock.heard(response.headers.get('Date'));
+  } else asOf.kept(path, Date.parse(kept) || null);
   heard(kept === null);
   if (!response.ok) throw await problem(response);
   const answer: unknown = response.status === 204 ? null : await response.json();

@@ -6,6 +6,7 @@ import { Brand } from './Brand';
 import { FindMachine } from './FindMachine';
 import { NoConnection } from './NoConnection';
 import { PersonMenu } from './PersonMenu';
+import { WrongClock } from './WrongClock';
 
 const places = [
   { to: '/', name: 'Bench' },
@@ -73,6 +74,7 @@ export const Frame = ({ children }: { children: ReactNode }) => (
       </Flex>
     </Box>
     <NoConnection />
+    <WrongClock />
     <chakra.main
       id="content"
       flex="1"

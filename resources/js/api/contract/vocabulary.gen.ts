@@ -121,6 +121,9 @@ export const decimalMarks = [
   {"key":"comma","label":"1 234,5","sign":","},
 ] as const;
 
+/** Minutes by which a device's clock may be off before its times are doubted. */
+export const clockOffMinutes = 2;
+
 /** What meters count. */
 export const meters = [
   {"key":"km","label":"km"},

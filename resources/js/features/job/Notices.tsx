@@ -6,6 +6,8 @@ import { Button, LinkButton } from '../../components/Buttons';
 import { Caution } from '../../components/Caution';
 import { Mark, type MarkKind } from '../../components/Marks';
 import { HowItStood } from '../../components/NoConnection';
+import { HowItRuns } from '../../components/WrongClock';
+import { deviceClock } from '../../lib/deviceClock';
 import { inSentence } from '../../lib/inSentence';
 import { outbox } from '../../lib/outbox';
 import { useSignedIn } from '../../lib/signedIn';
@@ -34,7 +36,8 @@ export const Notices = () => {
   const unchecked = state.spec.checked_by === null;
   const wrong = job.heat_again ?? state.wrong_state;
   const left = [job.spec_changed, job.lies].filter((one) => one !== null);
-  const quiet = [open, job.do_not_run, state.warnings, theirs].every((one) => one.length === 0);
+  const off = useKept(deviceClock);
+  const quiet = off === null && [open, job.do_not_run, state.warnings, theirs].every((one) => one.length === 0);
   if (!unchecked && connection !== 'cut' && quiet && wrong === null && left.length === 0 && job.safe_again === null) {
     return null;
   }
@@ -46,6 +49,11 @@ export const Notices = () => {
           {waiting === 0
             ? 'What you log is kept here and sent on return.'
             : `${waiting === 1 ? 'One entry is' : `${waiting} entries are`} kept, not judged yet.`}
+        </Notice>
+      )}
+      {off !== null && (
+        <Notice mark="found" ground="amber.wash">
+          <HowItRuns off={off} />
         </Notice>
       )}
       {loose > 0 && (
