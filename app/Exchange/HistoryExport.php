@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Exchange;
 
+use App\Models\EntryRow;
+use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 use VividPull\Core\Cable\Part;
@@ -49,7 +51,8 @@ final readonly class HistoryExport extends TableExport
                 ->orderBy('control_jobs.closed_at')->orderByRaw('cast(control_jobs.id as char)')->limit(self::PIECE)
                 ->get([
                     'control_jobs.id', 'control_jobs.usage_reading', 'control_jobs.closed_at', 'machines.tag',
-                    'controls.key', 'entries.at', 'entries.body', 'entries.by',
+                    'controls.key', 'entries.at', 'entries.body', 'entries.by', 'entries.seq', 'entries.received_at',
+                    'control_jobs.opened_at',
                 ]);
             yield from $piece;
             $last = $piece->last();
@@ -68,7 +71,12 @@ final readonly class HistoryExport extends TableExport
             'job' => $row->id,
             'machine' => $row->tag,
             'control' => $row->key,
-            'day' => substr((string) $row->at, 0, 10),
+            'day' => substr(EntryRow::possible(
+                (int) $row->seq,
+                (string) $row->at,
+                (string) $row->received_at,
+                CarbonImmutable::parse((string) $row->opened_at, 'UTC'),
+            ), 0, 10),
             'usage' => (int) $row->usage_reading,
             'point' => $record->point()?->value,
             'engine' => ($found->engine ?? $left?->engine)?->value,

@@ -164,7 +164,8 @@ final class HistoryImport implements LineImport
             $control = Control::query()->with(['machine', 'specVersion'])->findOrFail($id);
             $closed = ControlPast::of($control)->closed();
             $newest = $closed[count($closed) - 1] ?? null;
-            if ($newest !== null && ($control->summary->at ?? '') < $newest->closed_at?->toIso8601String()) {
+            $summed = $control->summary === null ? null : CarbonImmutable::parse($control->summary->at);
+            if ($newest !== null && ($summed === null || $newest->closed_at?->greaterThan($summed) === true)) {
                 $entry = EntryRow::query()
                     ->where('job_id', $newest->id)
                     ->where('kind', EntryKind::Closed->value)

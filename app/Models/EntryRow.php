@@ -133,9 +133,15 @@ final class EntryRow extends Model
      */
     public function happenedAt(?CarbonImmutable $begun = null): string
     {
-        return Stamp::possible(
-            $this->at,
-            str_replace(' ', 'T', $this->received_at).'+00:00',
+        return self::possible($this->seq, $this->at, $this->received_at, $begun);
+    }
+
+    /** The same of a row as it lies in the table. What a file says stands as the file says it. */
+    public static function possible(int $seq, string $at, string $received, ?CarbonImmutable $begun): string
+    {
+        return $seq >= Link::FILED_CLOSING ? $at : Stamp::possible(
+            $at,
+            str_replace(' ', 'T', $received).'+00:00',
             $begun?->toIso8601String(),
         );
     }

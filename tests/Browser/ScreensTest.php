@@ -125,6 +125,7 @@ final class ScreensTest extends BrowserTestCase
 
         // Whoever signs out leaves a device that asks for nothing of the workshop's.
         $this->click('[aria-label$="settings and sign-out"]')->clickText('Sign out')->await('input[type=password]');
+        $this->server->forget('tomas');
         $this->visit('/')->await('input[type=password]');
         self::assertSame(['session'], array_column((array) $this->browser->executeScript($asked), 0));
     }

@@ -150,10 +150,16 @@ final class BenchAndMachinesTest extends TestCase
         foreach ([
             '/' => 'BenchScreen', '/machines' => 'MachinesScreen', '/machines/RT-14' => 'MachineScreen',
             '/jobs/some.thing' => 'JobScreen', '/due' => 'DueScreen', '/shelf' => null, '/machines/RT-14/add' => null,
+            '/trust' => null,
         ] as $path => $screen) {
             $page = (string) $this->get($path)->assertOk()->getContent();
             preg_match_all('#<script type="module" src="[^"]*/(\w+)-[^"]+"#', $page, $scripts);
-            self::assertSame($screen === null ? ['main'] : ['main', $screen], $scripts[1], $path);
+            self::assertSame(
+                // What is asked for first comes first; nobody is asked for who wants to trust the workshop.
+                array_values(array_filter([$path === '/trust' ? null : 'first', 'system', 'main', $screen])),
+                $scripts[1],
+                $path,
+            );
             preg_match_all('#<link rel="preload" href="[^"]*/(\w+)-[^"]+\.woff2" as="font"#', $page, $letters);
             self::assertSame(['atkinson', 'sofia'], $letters[1], $path);
         }

@@ -80,6 +80,11 @@ final class ClosingTest extends TestCase
         self::assertSame(now()->addMonths(6)->toDateString(), $control->due_on?->toDateString());
         self::assertSame(now()->toDateString(), substr((string) $control->summary?->at, 0, 10));
         self::assertSame($at, EntryRow::query()->where('kind', 'closed')->firstOrFail()->at, 'it stands as it was shown');
+        $this->signIn('oda');
+        self::assertStringContainsString(
+            ','.now()->toDateString().',',
+            $this->get('/api/export/history')->assertOk()->streamedContent(),
+        );
     }
 
     public function test_the_visit_ends_with_its_last_job(): void
