@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use App\Models\EntryRow;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use stdClass;
@@ -76,7 +77,7 @@ final readonly class StoredEntry
             'seq' => $this->seq,
             'kind' => $this->kind,
             'at' => $row->at,
-            'received_at' => str_replace(' ', 'T', $row->received_at).'+00:00',
+            'received_at' => EntryRow::instant($row->received_at),
             'by' => json_decode($row->by, true, flags: JSON_THROW_ON_ERROR),
         ];
         if ($row->after !== null) {

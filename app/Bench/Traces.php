@@ -17,7 +17,6 @@ use VividPull\Core\Cable\Part;
 use VividPull\Core\Errors\Refused;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Input\Node;
-use VividPull\Core\Log\Entry\Entry;
 use VividPull\Core\Log\Entry\PartFitted;
 use VividPull\Core\Log\Entry\TraceTaken;
 use VividPull\Core\Log\EntryKind;
@@ -286,12 +285,12 @@ final readonly class Traces
     private function fittedBefore(TraceTaken $taken): bool
     {
         // As the log has them: two devices show two times.
-        $place = array_flip(array_map(static fn (Entry $one): string => $one->stamp->id, $this->state->log->entries));
+        $places = $this->state->log->places;
 
         return array_filter(
             $this->state->facts->answers->parts,
             static fn (PartFitted $one): bool => $one->part === Part::Cable
-                && ($place[$one->stamp->id] ?? 0) < ($place[$taken->stamp->id] ?? 0),
+                && $places[$one->stamp->id] < $places[$taken->stamp->id],
         ) !== [];
     }
 }

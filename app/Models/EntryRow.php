@@ -126,23 +126,29 @@ final class EntryRow extends Model
         ];
     }
 
+    /** A moment as the table keeps it, RFC 3339. */
+    public static function instant(string $kept): string
+    {
+        return str_replace(' ', 'T', $kept).'+00:00';
+    }
+
     /**
      * When it happened, as its device's clock showed it where that can be, RFC 3339.
      *
-     * @param  CarbonImmutable|null  $begun  before which it cannot have been
+     * @param  CarbonImmutable  $begun  before which it cannot have been
      */
-    public function happenedAt(?CarbonImmutable $begun = null): string
+    public function happenedAt(CarbonImmutable $begun): string
     {
         return self::possible($this->seq, $this->at, $this->received_at, $begun);
     }
 
     /** The same of a row as it lies in the table. What a file says stands as the file says it. */
-    public static function possible(int $seq, string $at, string $received, ?CarbonImmutable $begun): string
+    public static function possible(int $seq, string $at, string $received, CarbonImmutable $begun): string
     {
         return $seq >= Link::FILED_CLOSING ? $at : Stamp::possible(
             $at,
-            str_replace(' ', 'T', $received).'+00:00',
-            $begun?->toIso8601String(),
+            self::instant($received),
+            $begun->toIso8601String(),
         );
     }
 

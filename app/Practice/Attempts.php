@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Practice;
 
 use App\Bench\EntryRequest;
+use App\Models\EntryRow;
 use App\Models\PracticeAttempt;
 use App\Models\PracticeTask;
 use App\Models\User;
@@ -196,7 +197,7 @@ final readonly class Attempts
                 $person,
                 null,
                 $deed->line,
-                str_replace(' ', 'T', $deed->received_at).'+00:00',
+                EntryRow::instant($deed->received_at),
             );
             $attempt->write(
                 (new EntryCodec($attempt->job()->run))->entry(EntryKind::from($deed->kind), Node::of($body), $stamp),

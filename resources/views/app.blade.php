@@ -15,7 +15,6 @@
     @if ($asksEarly)
         @vite('resources/js/first.ts')
     @endif
-    @vite('resources/js/theme/system.ts')
     @vite($scripts)
     {{-- What stands here until the application draws: its own first shapes (components/States.tsx), in the theme's colours. --}}
     <style>

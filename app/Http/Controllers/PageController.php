@@ -25,7 +25,8 @@ final class PageController
     {
         return view('app', [
             'asksEarly' => trim($address, '/') !== 'trust',
-            'scripts' => ['resources/js/main.tsx', ...self::screen($address)],
+            // The theme is evaluated by itself: a phone is never busy with everything in one piece.
+            'scripts' => ['resources/js/theme/system.ts', 'resources/js/main.tsx', ...self::screen($address)],
             'letters' => array_map(
                 static fn (string $name): string => "node_modules/@fontsource-variable/{$name}/files/{$name}-latin-wght-normal.woff2",
                 self::LETTERS,

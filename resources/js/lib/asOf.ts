@@ -1,3 +1,5 @@
+import { Watched } from './watched';
+
 /** Older than anything whose age is known. */
 const NOBODY_KNOWS = 0;
 
@@ -5,11 +7,10 @@ const NOBODY_KNOWS = 0;
  * Since when what stands on the screen is known: what the server does not answer for, or not soon, comes from what this browser kept, whose
  * age would otherwise be nobody's to see.
  */
-export class AsOf {
+export class AsOf extends Watched {
   /** When each kept answer that stands on the screen was given, in ms, by its path. */
   private readonly old = new Map<string, number>();
   private answered: number | null = null;
-  private readonly watchers = new Set<() => void>();
 
   /** The server answered for a path just now. */
   live(path: string): void {
@@ -37,15 +38,6 @@ export class AsOf {
     const oldest = this.stands() ? Math.min(...this.old.values()) : this.answered;
     return oldest === NOBODY_KNOWS ? null : oldest;
   };
-
-  subscribe = (watcher: () => void): (() => void) => {
-    this.watchers.add(watcher);
-    return () => this.watchers.delete(watcher);
-  };
-
-  private tell(): void {
-    for (const watcher of this.watchers) watcher();
-  }
 }
 
 export const asOf = new AsOf();

@@ -1,10 +1,10 @@
 import { clockOffMinutes } from '../api/contract/vocabulary.gen';
 import { duration } from './time';
+import { Watched } from './watched';
 
 /** How far this device's clock is from the server's, as each answer tells: entries keep the time that it shows. */
-export class DeviceClock {
+export class DeviceClock extends Watched {
   private minutes = 0;
-  private readonly watchers = new Set<() => void>();
 
   /** @param date when the server answered, as the answer's own head says it */
   heard(date: string | null, now = Date.now()): void {
@@ -13,7 +13,7 @@ export class DeviceClock {
     const minutes = Math.trunc((now - at) / 60_000);
     if (minutes === this.minutes) return;
     this.minutes = minutes;
-    for (const watcher of this.watchers) watcher();
+    this.tell();
   }
 
   /** What to say of it; null where it is right. */
@@ -21,11 +21,6 @@ export class DeviceClock {
     const off = Math.abs(this.minutes);
     if (off <= clockOffMinutes) return null;
     return `This device’s clock runs ${duration(off)} ${this.minutes > 0 ? 'ahead of' : 'behind'} the workshop server’s.`;
-  };
-
-  subscribe = (watcher: () => void): (() => void) => {
-    this.watchers.add(watcher);
-    return () => this.watchers.delete(watcher);
   };
 }
 

@@ -1,6 +1,7 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import * as z from 'zod/mini';
 import type { Draft } from '../api/jobs';
+import { Watched } from './watched';
 
 const draftShape = z.union([
   z.object({ line: z.string(), shown: z.record(z.string(), z.unknown()) }),
@@ -33,7 +34,7 @@ const BEFORE = 'vivid-pull.outbox';
  * Entries kept on this device, a row each, in the order in which they were written in whatever tab. What is read is a copy of the rows, with
  * those on top that are still being written, or that this device has no room for.
  */
-export class KeptEntries {
+export class KeptEntries extends Watched {
   private rows: readonly KeptEntry[] = [];
   private unwritten: readonly KeptEntry[] = [];
   private list: readonly KeptEntry[] = [];
@@ -42,12 +43,12 @@ export class KeptEntries {
   private readonly leaving = new Set<string>();
   private readonly instead = new Map<string, string>();
   private writing: Promise<void> = Promise.resolve();
-  private readonly watchers = new Set<() => void>();
   private readonly channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('vivid-pull.kept');
   private readonly shelf: Promise<IDBPDatabase<Shelf>>;
   private readonly begun: Promise<void>;
 
   constructor() {
+    super();
     this.shelf = openDB<Shelf>(NAME, 1, {
       upgrade(db) {
         db.createObjectStore('entries', { keyPath: 'order', autoIncrement: true }).createIndex('id', 'id', {
@@ -60,11 +61,6 @@ export class KeptEntries {
   }
 
   get = (): readonly KeptEntry[] => this.list;
-
-  subscribe = (watcher: () => void): (() => void) => {
-    this.watchers.add(watcher);
-    return () => this.watchers.delete(watcher);
-  };
 
   /** Entries that live in this page alone, since the device could not write them down. */
   loose = (): readonly KeptEntry[] => this.unwritten.filter((one) => this.homeless.has(one.id));
@@ -179,10 +175,10 @@ export class KeptEntries {
     this.tell();
   }
 
-  private tell(): void {
+  protected override tell(): void {
     const written = new Set(this.rows.map((one) => one.id));
     const all = [...this.rows, ...this.unwritten.filter((one) => !written.has(one.id))];
     this.list = all.filter((one) => !this.struck.has(one.id));
-    for (const watcher of this.watchers) watcher();
+    super.tell();
   }
 }

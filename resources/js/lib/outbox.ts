@@ -5,6 +5,7 @@ import { type PracticeAttempt, writePractice } from '../api/practice';
 import { KeptEntries, type KeptEntry } from './keptEntries';
 import { nowWithOffset } from './time';
 import { uuid } from './uuid';
+import { Watched } from './watched';
 
 export type { KeptEntry } from './keptEntries';
 
@@ -30,7 +31,7 @@ type Listener = { answered: (after: Answered) => void; signedOut: () => void; an
  * or in its complaint, until its person has looked: a tap that says what it says in no words of its own gives way to what is tapped or typed
  * next.
  */
-export class Outbox {
+export class Outbox extends Watched {
   readonly entries = new KeptEntries();
 
   private connection: Connection = 'calm';
@@ -42,9 +43,9 @@ export class Outbox {
   private fixing: KeptEntry | null = null;
   private pause = FIRST_PAUSE_MS;
   private timer: ReturnType<typeof setTimeout> | undefined;
-  private readonly watchers = new Set<() => void>();
 
   constructor(private readonly send: (place: string, entry: Record<string, unknown>) => Promise<Answered> = post) {
+    super();
     window.addEventListener('online', () => this.hurry());
     window.addEventListener('offline', () => this.become('cut'));
     onAnswer((live) => this.heard(live));
@@ -102,11 +103,6 @@ export class Outbox {
 
   status = (): Connection => this.connection;
   lastSaved = (): string | null => this.savedAt;
-
-  subscribe = (watcher: () => void): (() => void) => {
-    this.watchers.add(watcher);
-    return () => this.watchers.delete(watcher);
-  };
 
   hurry(): void {
     clearTimeout(this.timer);
@@ -209,7 +205,7 @@ export class Outbox {
   private become(connection: Connection): void {
     if (this.connection === connection) return;
     this.connection = connection;
-    for (const watcher of this.watchers) watcher();
+    this.tell();
   }
 }
 

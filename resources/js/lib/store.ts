@@ -1,9 +1,9 @@
 import { useSyncExternalStore } from 'react';
+import { Watched } from './watched';
 
 /** A value outside React that components can watch, kept in this browser under its key. */
-export class KeptValue<T> {
+export class KeptValue<T> extends Watched {
   private value: T;
-  private readonly watchers = new Set<() => void>();
 
   constructor(
     private readonly key: string,
@@ -12,6 +12,7 @@ export class KeptValue<T> {
     /** Whether each tab has its own, and what is kept only serves to begin with. */
     private readonly ofTab = false,
   ) {
+    super();
     this.value = this.load();
     if (this.ofTab) return;
     window.addEventListener('storage', (event) => {
@@ -34,11 +35,6 @@ export class KeptValue<T> {
     this.tell();
   }
 
-  subscribe = (watcher: () => void): (() => void) => {
-    this.watchers.add(watcher);
-    return () => this.watchers.delete(watcher);
-  };
-
   private load(): T {
     try {
       const text = localStorage.getItem(this.key);
@@ -46,10 +42,6 @@ export class KeptValue<T> {
     } catch {
       return this.initial;
     }
-  }
-
-  private tell(): void {
-    for (const watcher of this.watchers) watcher();
   }
 }
 

@@ -26,15 +26,13 @@ async function firstScreen(isDrawn: () => boolean): Promise<void> {
 
 async function keep(): Promise<void> {
   const worker = navigator.serviceWorker;
-  const wasInCharge = worker.controller !== null;
-  const inCharge = new Promise<void>((resolve) => {
-    if (wasInCharge) resolve();
-    else worker.addEventListener('controllerchange', () => resolve(), { once: true });
-  });
+  const takesCharge =
+    worker.controller === null &&
+    new Promise((resolve) => worker.addEventListener('controllerchange', resolve, { once: true }));
   await worker.register('/offline.js');
-  await inCharge;
-  // What came in before the worker was in charge is fetched again, so that it has it.
-  if (!wasInCharge) {
+  if (takesCharge !== false) {
+    await takesCharge;
+    // What came in before the worker was in charge is fetched again, so that it has it.
     const seen = new Set(performance.getEntriesByType('resource').map((entry) => entry.name));
     const wanted = [...seen]
       .map((name) => new URL(name))

@@ -61,9 +61,12 @@ final readonly class Noted extends Entry
         $texts = [];
         $cut = array_map(static fn (string $one): array => self::cut($one, $room), $pieces);
         foreach (array_merge([], ...$cut) as $piece) {
-            $last = array_pop($texts);
-            $joined = $last === null ? $piece : $last.$between.$piece;
-            $texts = [...$texts, ...(mb_strlen($joined) <= $room ? [$joined] : [(string) $last, $piece])];
+            $last = array_key_last($texts);
+            if ($last !== null && mb_strlen($texts[$last].$between.$piece) <= $room) {
+                $texts[$last] .= $between.$piece;
+            } else {
+                $texts[] = $piece;
+            }
         }
 
         return array_map(static fn (string $text): Draft => self::draft($head.$text.$end), $texts);

@@ -3,6 +3,7 @@ import type { GaugeReading } from '../../../api/gauges';
 import { type Dimension, NoReading, type ReadLine, readGaugeLine } from '../../../lib/gaugeLine';
 import { HeldButton, LineFraming, type RecordedPull, Recorder } from '../../../lib/gaugeWire';
 import { uuid } from '../../../lib/uuid';
+import { Watched } from '../../../lib/watched';
 
 /** The part of the browser's serial lines that is used here; only some browsers have it, and only where the page is secure. */
 type Port = {
@@ -22,19 +23,13 @@ export type Wire = { instrument: string; name: string; dimension: Dimension; spe
 type Listener = { reading: (read: ReadLine, wire: Wire) => void; pull?: (pull: RecordedPull) => void };
 
 /** The one gauge on a wire of this device, whichever job is open. */
-class SerialGauge {
+class SerialGauge extends Watched {
   private state: { wire: Wire | null; trouble: string | null } = { wire: null, trouble: null };
   private port: Port | null = null;
   private reader: ReadableStreamDefaultReader<Uint8Array> | null = null;
   private listener: Listener | null = null;
-  private readonly watchers = new Set<() => void>();
 
   get = () => this.state;
-
-  subscribe = (watcher: () => void): (() => void) => {
-    this.watchers.add(watcher);
-    return () => this.watchers.delete(watcher);
-  };
 
   /** The job that is open hears what comes, until what this returns is called; with none open it goes nowhere. */
   hear(listener: Listener): () => void {
@@ -138,7 +133,7 @@ class SerialGauge {
 
   private become(state: SerialGauge['state']): void {
     this.state = state;
-    for (const watcher of this.watchers) watcher();
+    this.tell();
   }
 }
 
