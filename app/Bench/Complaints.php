@@ -565,7 +565,6 @@ final readonly class Complaints
                 ),
             )
             ->orderBy('opened_at')
-            ->limit(200)
             ->get();
 
         return array_values($open->map(static fn (Complaint $one): array => [

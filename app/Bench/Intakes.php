@@ -33,7 +33,6 @@ final readonly class Intakes
             ->whereNull('answered_at')
             ->when($machine !== null, static fn (Builder $query) => $query->where('machine_id', $machine?->id))
             ->orderBy('at')
-            ->limit(100)
             ->get();
 
         return array_values($intakes->map(static fn (Intake $one): array => [
@@ -222,7 +221,15 @@ final readonly class Intakes
         }
 
         return array_merge([], ...$waiting->map(
-            static fn (Intake $one): array => Noted::told("Reported by {$one->user->name}: ", $one->words),
+            static fn (Intake $one): array => Noted::told(self::head($one), $one->words),
         )->all());
+    }
+
+    /** Who reported it; and where its words tell of no danger, whether anybody asked for one. */
+    private static function head(Intake $one): string
+    {
+        $isKnown = $one->none_stops === true || self::mayStop($one) !== [];
+
+        return "Reported by {$one->user->name}".($isKnown ? '' : ', nobody said whether it is safe to run').': ';
     }
 }

@@ -42,7 +42,7 @@ final class LostConnectionTest extends BrowserTestCase
     public function test_a_screen_never_opened_shows_without_network_and_one_that_is_nowhere_says_so(): void
     {
         $this->ownServer();
-        $this->as('ines')->visit('/')->await('header a[href="/shelf"]');
+        $this->as('ines')->visit('/machines/RT-14')->await('[data-meter]');
         $this->until('return navigator.serviceWorker.controller !== null', 'Nothing keeps the page for a reload');
         $files = (array) json_decode((string) file_get_contents(dirname(__DIR__, 2).'/public/build/manifest.json'), true);
         $all = count(array_unique(array_column($files, 'file')));
@@ -65,6 +65,16 @@ final class LostConnectionTest extends BrowserTestCase
         $this->until('return window.gone', 'The files are cleared away');
         (new ChromeDevToolsDriver($this->browser))->execute('Network.clearBrowserCache');
         $this->window(390, 844);
+        $this->browser->executeScript('history.go(-2)');
+        $this
+            ->await('[data-meter]')
+            ->click('[data-meter]')
+            ->await('[role=dialog] [data-reload]')
+            ->see('This part is not on this device')
+            ->accessible('a dialog that is nowhere')
+            ->click('[role=dialog] [data-cancel]')
+            ->gone('[role=dialog]')
+            ->await('[data-meter]');
         $this
             ->click('header a[href="/practice"]')
             ->await('[data-broken=missing]')

@@ -7,8 +7,10 @@ namespace Tests\Feature;
 use App\Bench\RestOfMachine;
 use App\Models\Audit;
 use App\Models\Control;
+use App\Models\Intake;
 use App\Models\Machine;
 use App\Models\SpecVersion;
+use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -238,7 +240,7 @@ final class MachineKeepingTest extends TestCase
         $job = HttpJob::open($this->signIn('ines'));
         self::assertSame([], $this->getJson('/api/machines/RT-14')->json('intakes'));
         self::assertStringContainsString(
-            'Reported by Mirre: Lever feels spongy',
+            'Reported by Mirre, nobody said whether it is safe to run: Lever feels spongy',
             (string) json_encode($job->state['log'], JSON_UNESCAPED_UNICODE),
         );
         self::assertStringContainsString(
@@ -280,10 +282,31 @@ final class MachineKeepingTest extends TestCase
         $clutch->body('tag', ['reason' => 'lever cracked'])->assertOk();
         $clutch->body('closed', ['outcome' => 'tagged'])->assertOk();
         $throttle = HttpJob::open($this, 'RT-14', 'throttle');
+        self::assertStringContainsString(
+            'Reported by Mirre: Gas comes back slowly.',
+            (string) json_encode($throttle->state['log'], JSON_UNESCAPED_UNICODE),
+            'it is known not to be safe',
+        );
         self::assertSame([], $this->getJson('/api/machines/RT-14')->json('intakes'));
         self::assertContains($said, RestOfMachine::againstRunning($this->machine('RT-14'), 'clutch'), 'only taken up');
         $throttle->body('check', ['key' => 'gone_stays_open', 'answer' => 'still'])->assertOk();
         self::assertContains($said, RestOfMachine::againstRunning($this->machine('RT-14'), 'clutch'), 'still there');
+    }
+
+    public function test_a_danger_reported_after_a_hundred_others_is_on_the_bench(): void
+    {
+        $report = ['machine_id' => $this->machine('RT-14')->id, 'user_id' => User::query()->firstOrFail()->id];
+        Intake::query()->insert(array_map(
+            static fn (int $n): array => $report
+                + ['id' => (string) Str::uuid(), 'words' => "Feels odd {$n}", 'at' => now()->subMinutes(500 - $n)],
+            range(1, 101),
+        ));
+        Intake::query()->create(
+            $report + ['id' => (string) Str::uuid(), 'words' => 'Gas comes back slowly.', 'at' => now()],
+        );
+        $listed = $this->signIn('mirre')->getJson('/api/bench')->assertOk()->json('intakes');
+        self::assertCount(102, $listed);
+        self::assertSame(['Does not snap shut, or shuts slowly'], $listed[101]['may_stop']);
     }
 
     public function test_a_long_report_comes_into_the_job_whole_and_its_last_words_stop_the_machine_too(): void

@@ -9,6 +9,8 @@ import { Trouble } from './States';
 /** How browsers say that a part of the page did not come. */
 const MISSING = /dynamically imported module|importing a module script|module script failed|preload/i;
 
+export const isMissing = (error: unknown) => error instanceof Error && MISSING.test(error.message);
+
 type GuardedProps = { children: ReactNode; within: 'frame' | 'page' };
 
 /**
@@ -31,11 +33,11 @@ const InFrame = ({ error }: FallbackProps) => (
 );
 
 const Broken = ({ error }: { error: unknown }) => {
-  const isMissing = error instanceof Error && MISSING.test(error.message);
+  const missing = isMissing(error);
   return (
-    <Box data-broken={isMissing ? 'missing' : 'failed'}>
+    <Box data-broken={missing ? 'missing' : 'failed'}>
       <Trouble
-        title={isMissing ? 'This screen is not on this device' : 'This screen failed'}
+        title={missing ? 'This screen is not on this device' : 'This screen failed'}
         actions={
           <>
             <Button look="vivid" onClick={() => window.location.reload()} data-primary>
@@ -48,7 +50,7 @@ const Broken = ({ error }: { error: unknown }) => {
         }
       >
         <Box marginBottom="2">
-          {isMissing
+          {missing
             ? 'It was never opened here, or the workshop has a newer version of it. It comes from the workshop server, which does not answer or has just been renewed.'
             : 'Something on it went wrong. If it fails again when loaded anew, tell whoever looks after the server.'}
         </Box>

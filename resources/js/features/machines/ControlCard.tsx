@@ -1,7 +1,8 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, useState } from 'react';
 import type { Machine, MachineControl } from '../../api/machines';
 import { Button, Chip, LinkButton, Paper, Sheet } from '../../components/Buttons';
+import { Fetched } from '../../components/Fetched';
 import { Mark } from '../../components/Marks';
 import { MiniTape } from '../../components/MiniTape';
 import { Refusal } from '../../components/Refusal';
@@ -104,13 +105,13 @@ export const ControlCard = ({ machine, control, chosen, onChoose }: ControlCardP
         )}
       </Flex>
       {asking && (
-        <Suspense fallback={null}>
+        <Fetched onClose={() => setAsking(false)}>
           <MeterDialog
             machine={machine}
             onClose={() => setAsking(false)}
             then={{ says: 'start', go: () => start.mutate() }}
           />
-        </Suspense>
+        </Fetched>
       )}
       {start.isError && <Refusal error={start.error} />}
       {check.isError && <Refusal error={check.error} />}

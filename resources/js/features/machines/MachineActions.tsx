@@ -1,7 +1,8 @@
 import { Flex } from '@chakra-ui/react';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, useState } from 'react';
 import type { Machine } from '../../api/machines';
 import { Button, LinkButton, Paper } from '../../components/Buttons';
+import { Fetched } from '../../components/Fetched';
 import { useSignedIn } from '../../lib/signedIn';
 import { ReportDialog } from './ReportDialog';
 
@@ -40,9 +41,9 @@ export const MachineActions = ({ machine }: { machine: Machine }) => {
         </Button>
       )}
       {Open !== null && (
-        <Suspense fallback={null}>
+        <Fetched onClose={() => setOpen(null)}>
           <Open machine={machine} onClose={() => setOpen(null)} />
-        </Suspense>
+        </Fetched>
       )}
     </Flex>
   );

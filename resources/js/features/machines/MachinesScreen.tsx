@@ -1,8 +1,9 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
-import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react';
+import { lazy, useDeferredValue, useMemo, useState } from 'react';
 import { type YardMachine, yardQuery } from '../../api/machines';
 import { Button, Field, Sheet } from '../../components/Buttons';
+import { Fetched } from '../../components/Fetched';
 import { Frame } from '../../components/Frame';
 import { isThere, KindAndPlace } from '../../components/KindAndPlace';
 import { useFirstInSlices, useGrowing } from '../../components/Later';
@@ -117,9 +118,9 @@ const Yard = ({ machines, asked, onAsk }: YardProps) => {
         )}
       </Flex>
       {adding && (
-        <Suspense fallback={null}>
+        <Fetched onClose={() => setAdding(false)}>
           <NewMachine onClose={() => setAdding(false)} />
-        </Suspense>
+        </Fetched>
       )}
       {machines.length === 0 ? (
         <Empty title={retired ? 'None is retired' : 'No machines yet'}>

@@ -1,8 +1,9 @@
 import { Box, Grid } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, useState } from 'react';
 import { type Person, peopleQuery } from '../../api/people';
 import { Button, Chip, Sheet } from '../../components/Buttons';
+import { Fetched } from '../../components/Fetched';
 import { Failure, Loading } from '../../components/States';
 import { useSignedIn } from '../../lib/signedIn';
 import { day } from '../../lib/time';
@@ -67,9 +68,9 @@ export const PeopleList = () => {
         </Button>
       )}
       {edited !== null && (
-        <Suspense fallback={null}>
+        <Fetched onClose={() => setEdited(null)}>
           <PersonDialog person={edited === 'new' ? null : edited} onClose={() => setEdited(null)} />
-        </Suspense>
+        </Fetched>
       )}
     </>
   );

@@ -1,8 +1,9 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, useState } from 'react';
 import { shelfQuery, shows } from '../../../api/shelf';
 import { Button } from '../../../components/Buttons';
+import { Fetched } from '../../../components/Fetched';
 import { Mark } from '../../../components/Marks';
 import type { OnWire } from './SerialDialog';
 import { hasSerial, serialGauge, useSerialGauge } from './useSerialGauge';
@@ -67,9 +68,9 @@ export const Connect = ({ choices, chosen, withForces }: ConnectProps) => {
         On a line of this device
       </Button>
       {open && all.length > 0 && (
-        <Suspense fallback={null}>
+        <Fetched onClose={() => setOpen(false)}>
           <SerialDialog choices={all} chosen={chosen} onClose={() => setOpen(false)} />
-        </Suspense>
+        </Fetched>
       )}
     </>
   );

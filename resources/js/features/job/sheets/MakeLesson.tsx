@@ -1,5 +1,6 @@
-import { lazy, Suspense, useState } from 'react';
+import { lazy, useState } from 'react';
 import { Button } from '../../../components/Buttons';
+import { Fetched } from '../../../components/Fetched';
 
 const LessonOfJob = lazy(() => import('./LessonOfJob'));
 
@@ -12,9 +13,9 @@ export const MakeLesson = () => {
         Make a lesson of it
       </Button>
       {open && (
-        <Suspense fallback={null}>
+        <Fetched onClose={() => setOpen(false)}>
           <LessonOfJob onClose={() => setOpen(false)} />
-        </Suspense>
+        </Fetched>
       )}
     </>
   );
