@@ -349,12 +349,14 @@ final class ScreensTest extends BrowserTestCase
         '/machines',
         '/machines/RT-14',
         '/machines/QB-05',
+        '/machines/TR-02',
         '/machines/RT-14/service',
         '/machines/RT-14/add',
         '/machines/RT-14/clutch/cables',
         '/due',
         '/specs',
         '/specs/1',
+        '/specs/1/next',
         '/specs/new',
         '/shop',
         '/shelf',
@@ -455,6 +457,19 @@ final class ScreensTest extends BrowserTestCase
         return array_values(array_map(strval(...), (array) $this->browser->executeScript(self::OVERLAPS)));
     }
 
+    /** What may still say mm: as it is printed in a book, as somebody typed it, and the size of a spanner. */
+    private const AS_IT_IS = '/^(Printed:|Logged: Read|Read |Such as )|^[\d–. ]+mm \(.+ in\)$|spanner|socket/u';
+
+    /** @return list<string> what somebody who thinks in inches is told in millimetres */
+    private function millimetres(): array
+    {
+        return array_values(array_filter(
+            explode("\n", (string) $this->browser->executeScript('return document.body.innerText')),
+            static fn (string $line): bool => preg_match('/\bmm\b/', $line) === 1
+                && preg_match(self::AS_IT_IS, $line) !== 1,
+        ));
+    }
+
     private function loaded(): static
     {
         return $this
@@ -499,7 +514,7 @@ final class ScreensTest extends BrowserTestCase
             'document.querySelector("main").insertAdjacentHTML("beforeend", "<p>One over</p><p style=\"margin-top: -3rem\">another</p><p style=\"overflow: hidden; width: 3rem; white-space: nowrap\">Cut off in the middle</p>")',
         );
         self::assertCount(2, $this->overlaps());
-        foreach (['day' => 'null', 'night' => "'in16'"] as $theme => $lengths) {
+        foreach (['day' => 'null', 'night' => "'in32'"] as $theme => $lengths) {
             $this->server->database()->exec("update users set lengths = {$lengths} where login = 'ines'");
             $this->as('ines')->visit('/');
             $this->browser->executeScript(
@@ -513,6 +528,9 @@ final class ScreensTest extends BrowserTestCase
                     foreach ($this->overlaps() as $fault) {
                         $faults[] = "{$path} at {$width} by {$theme}: {$fault}";
                     }
+                }
+                foreach ($theme === 'night' ? $this->millimetres() : [] as $line) {
+                    $faults[] = "{$path} in inches: {$line}";
                 }
             }
         }

@@ -119,6 +119,7 @@ final class SpecEntryTest extends BrowserTestCase
             ->as('oda')
             ->visit("/machines/{$tag}")
             ->click('[data-waiting] a')
+            ->see('I checked it against the document')
             ->click('[data-check]')
             ->gone('[data-check]')
             ->see($tag);

@@ -43,7 +43,7 @@ final class Server
     public function __construct(
         private readonly int $port,
         private readonly array $env,
-        private readonly string $router = 'public/router.php',
+        private readonly string $router = 'tests/Support/router.php',
     ) {
         $this->url = "http://127.0.0.1:{$port}";
     }
