@@ -53,8 +53,8 @@ abstract class BrowserTestCase extends TestCase
         JS;
 
     /**
-     * Where a finger meets what was found, in the middle of its first line: once it may be pressed, is in sight and lies
-     * under nothing else. A label is pressed for its field.
+     * Where a finger meets what was found, in the middle of its first line: once it may be pressed, is in sight and
+     * lies under nothing else. A label is pressed for its field.
      */
     private const SPOT = <<<'JS'
         const one = %s;
@@ -387,7 +387,7 @@ abstract class BrowserTestCase extends TestCase
         return $this->press('document.querySelector(given[0])', "There is no {$css} to press", $css);
     }
 
-    /** Where it lies, with a mouse: a click of the driver's own asks for seven things first and takes five times as long. */
+    /** Where it lies, with a mouse: the driver's own click asks for more first, and takes five times as long. */
     private function press(string $found, string $complaint, string $given): static
     {
         [$x, $y] = (array) $this->waited(sprintf(self::SPOT, $found), $complaint, [$given]);
@@ -594,7 +594,7 @@ abstract class BrowserTestCase extends TestCase
      * Waits in the page itself, which looks again when something in it has changed: asking it over and over takes from
      * what it is waited for.
      *
-     * @param  string  $script  body of a function that answers whether it holds, or what it found, as of the page's document
+     * @param  string  $script  body of a function that answers whether it holds, or what it found
      * @param  list<string>  $given  what the script finds in `given`
      * @return mixed true, or the array that the script found
      */

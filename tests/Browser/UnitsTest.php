@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
-/** What somebody who thinks in inches types bare is in inches; that every screen speaks them is with the other screens. */
+/** What somebody who thinks in inches types bare is in inches. That every screen speaks them is with all screens. */
 final class UnitsTest extends BrowserTestCase
 {
     private const STYLE = 'in32';

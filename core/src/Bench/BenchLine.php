@@ -243,8 +243,8 @@ final readonly class BenchLine
     private function thread(string $rest): Draft
     {
         $adjuster = $this->adjuster();
-        // As it is said where it stands: `3.1 mm out`, `10 mm along`.
-        $rest = (string) preg_replace('/ (out|along)$/i', '', $rest);
+        // As it is said where it stands: `3.1 mm out`, `10 mm along`, `4 mm pulled through`.
+        $rest = (string) preg_replace('/ (out|along|pulled through)$/i', '', $rest);
         if (! $adjuster instanceof ThreadedAdjuster) {
             return $this->place($adjuster, $rest);
         }
@@ -261,7 +261,19 @@ final readonly class BenchLine
     private function place(Adjuster $adjuster, string $rest): Draft
     {
         $unit = $adjuster->counting()->unit;
-        $number = trim((string) preg_replace('/\s*(mm|rungs?|holes?|teeth|tooth|turns?|t|r|h)$/i', '', $rest));
+        if ($unit === StepUnit::Millimetre) {
+            try {
+                $along = QuantityReader::defaultingTo($this->shown->unit)->read($rest);
+            } catch (NotUnderstood) {
+                throw NotUnderstood::line(
+                    "Type where the {$adjuster->name()} stands, in mm or in, such as: thread 4 mm.",
+                );
+            }
+            self::mustBeLength($along, "where the {$adjuster->name()} stands");
+
+            return ThreadNoted::draft($adjuster, Steps::nearest($along->value)->toFloat());
+        }
+        $number = trim((string) preg_replace('/\s*(rungs?|holes?|teeth|tooth|turns?|t|r|h)$/i', '', $rest));
         if (preg_match('/^[\d.,\/ ]+$/', $number) !== 1) {
             throw NotUnderstood::line(
                 "Type where the {$adjuster->name()} stands, in {$unit->plural()}, such as: thread 4.",
@@ -404,7 +416,7 @@ final readonly class BenchLine
             );
         }
         if (
-            preg_match('/^(?<number>[\d.,\/ ]+?) ?(?<unit>[a-z]+)$/', $amount, $own) === 1
+            preg_match('/^(?<number>[\d.,\/ ]+?) ?(?<unit>[a-z]+|")$/', $amount, $own) === 1
             && ! in_array($own['unit'], ['t', 'turn', 'turns', 'f', 'flat', 'flats'], true)
         ) {
             return $this->movedInOwnSteps($line, $sign, $own['number'], $own['unit']);
@@ -440,7 +452,8 @@ final readonly class BenchLine
         if (
             $adjuster === null
             || $this->item()?->kind === ItemKind::Thread
-            || preg_match('/\d[\d.,\/ ]*(turn|flat|click|bevel|rung|hole|mm|t\b|f\b|c\b|r\b|h\b)/', $plain) !== 1
+            || preg_match('/\d[\d.,\/ ]*(turn|flat|click|bevel|rung|hole|mm|in\b|inch|"|t\b|f\b|c\b|r\b|h\b)/', $plain) !== 1
+            || (preg_match('/\d[\d.,\/ ]*(in\b|inch|")/', $plain) === 1 && ! $this->slides($adjuster))
         ) {
             return null;
         }
@@ -456,15 +469,20 @@ final readonly class BenchLine
         return null;
     }
 
+    /** Whether it is moved by a length, and inches are not the way in. */
+    private function slides(Adjuster $adjuster): bool
+    {
+        return $adjuster->counting()->unit === StepUnit::Millimetre
+            && ! array_key_exists('in', $adjuster->ways()->typed());
+    }
+
     /** Clicks, rungs, holes: what the adjuster itself counts in, and nothing else. */
     private function movedInOwnSteps(string $line, int $sign, string $number, string $letters): Draft
     {
-        $counting = $this->adjuster()->counting();
-        if (StepUnit::fromLetters($letters) !== $counting->unit) {
-            $this->refuseSteps($line, $number.$letters);
-        }
+        $steps = $this->adjuster()->counting()->typed(Fraction::fromText($number)->toFloat(), $letters)
+            ?? $this->refuseSteps($line, $number.$letters);
 
-        return $this->moved(Steps::fromCount($sign * $counting->steps(Fraction::fromText($number)->toFloat())->count));
+        return $this->moved(Steps::fromCount($sign * $steps->count));
     }
 
     /** An amount as a move of each kind of adjuster that is here. */
@@ -480,7 +498,9 @@ final readonly class BenchLine
         $moves = array_map(
             static fn (StepUnit $unit): string => $unit === StepUnit::Turn
                 ? "{$sign}{$amount}t for turns and {$sign}{$amount}f for flats"
-                : "{$sign}{$amount}{$unit->letters()} for {$unit->plural()}",
+                : ($unit === StepUnit::Millimetre
+                    ? "{$sign}{$amount}mm for millimetres and {$sign}{$amount}in for inches"
+                    : "{$sign}{$amount}{$unit->letters()} for {$unit->plural()}"),
             $units,
         );
 

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace VividPull\Core\Cable;
 
 use VividPull\Core\Errors\OutOfRange;
+use VividPull\Core\Quantity\Dimension;
 use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Quantity\StepUnit;
+use VividPull\Core\Quantity\Unit;
 
 /**
  * How the steps of one adjuster are counted: in turns and flats, so many clicks to the turn, rungs, holes, millimetres.
@@ -59,13 +61,37 @@ final readonly class Counting
         return ! $this->unit->isWhole() || $steps->count % $this->each->count === 0;
     }
 
-    /** The amount as it is said, without direction: `1 turn and 2 flats`, `3 clicks`, `2.5 mm`. */
+    /**
+     * So many as they are typed: in its own steps, or along what slides in any unit of length. Null where the letters
+     * are no step of it.
+     *
+     * @throws OutOfRange If the number is no whole count of 720ths of a step.
+     */
+    public function typed(float $number, string $letters): ?Steps
+    {
+        if ($this->unit === StepUnit::Millimetre) {
+            $length = Unit::tryFromText($letters);
+
+            // A length is no count: it is kept to the nearest of the steps that are told apart.
+            return $length?->dimension() === Dimension::Length ? Steps::nearest($number * $length->factor()) : null;
+        }
+
+        return StepUnit::fromLetters($letters) === $this->unit ? $this->steps($number) : null;
+    }
+
+    /**
+     * The amount as it is said, without direction: `1 turn and 2 flats`, `3 clicks`; along what slides it is a length,
+     * `2.5 mm`, in the units of whoever reads it.
+     */
     public function say(Steps $steps): string
     {
         if ($this->hasFlats) {
             return $steps->say();
         }
         $number = abs($steps->count) / $this->each->count;
+        if ($this->unit === StepUnit::Millimetre) {
+            return (string) Figure::shortLength($number);
+        }
 
         return ($this->unit === StepUnit::Turn ? self::parts(abs($steps->count)) : Figure::number($number)).' '
             .($number > 1 ? $this->unit->plural() : $this->unit->value);
@@ -74,9 +100,12 @@ final readonly class Counting
     /** How a move of it is typed, for a sentence that says so. */
     public function example(): string
     {
-        return $this->unit === StepUnit::Turn
-            ? ($this->hasFlats ? 'turns and flats: +1t, -2f or +1t2f' : 'turns: +1/2t or -1/4t')
-            : "{$this->unit->plural()}: +2{$this->unit->letters()} or -1{$this->unit->letters()}";
+        return match (true) {
+            $this->unit === StepUnit::Millimetre => 'millimetres or inches: +2mm or -1/8in',
+            $this->hasFlats => 'turns and flats: +1t, -2f or +1t2f',
+            $this->unit === StepUnit::Turn => 'turns: +1/2t or -1/4t',
+            default => "{$this->unit->plural()}: +2{$this->unit->letters()} or -1{$this->unit->letters()}",
+        };
     }
 
     /** Eighths of a turn as people say them: `1/2`, `1 1/4`, `3/8`. */

@@ -24,7 +24,9 @@ use VividPull\Core\Planning\Planner;
 use VividPull\Core\Procedure\Guide;
 use VividPull\Core\Procedure\GuideStep;
 use VividPull\Core\Procedure\LockStep;
+use VividPull\Core\Quantity\Figure;
 use VividPull\Core\Quantity\Steps;
+use VividPull\Core\Quantity\StepUnit;
 use VividPull\Core\Spec\SettingMode;
 use VividPull\Core\Spec\Spec;
 
@@ -86,7 +88,8 @@ final readonly class AdjusterItems
             ItemKind::Thread,
             $adjuster->kind()->isThreaded()
                 ? "Thread showing at the {$adjuster->name()}"
-                : "Where the {$adjuster->name()} stands, in {$unit->plural()}",
+                : "Where the {$adjuster->name()} stands, in "
+                    .($unit === StepUnit::Millimetre ? Figure::lengthUnit() : $unit->plural()),
             new ItemState($noted !== null, said: match (true) {
                 $noted === null => null,
                 $noted->position === null => $noted->state->label(),

@@ -122,9 +122,12 @@ final readonly class OutcomeTable implements Aim
     /** How far: `9 mm`, `1.5 detents`. */
     public function saySize(float $shift): string
     {
+        if ($this->unit === 'mm') {
+            return (string) Figure::shortLength(abs($shift), 1);
+        }
         $size = Figure::number(abs($shift), 1)->bare();
 
-        return $size.' '.($this->unit === 'mm' || $size === '1' ? $this->unit : "{$this->unit}s");
+        return $size.' '.($size === '1' ? $this->unit : "{$this->unit}s");
     }
 
     public function way(float $shift): string

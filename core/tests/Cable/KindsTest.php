@@ -10,6 +10,9 @@ use VividPull\Core\Bench\Shown;
 use VividPull\Core\Cable\AdjustedQuantity;
 use VividPull\Core\Cable\AdjusterKind;
 use VividPull\Core\Procedure\Guide;
+use VividPull\Core\Quantity\LengthStyle;
+use VividPull\Core\Quantity\NotUnderstood;
+use VividPull\Core\Quantity\Spoken;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Tests\Support\TestJob;
 
@@ -77,6 +80,12 @@ final class KindsTest extends TestCase
             -2.5,
             '2.5 mm away from the working end',
         ];
+        yield 'or by inches, where somebody works in them' => [
+            $step('slotted_bracket', 1, 18),
+            '+1/8in',
+            -3.175,
+            '3.18 mm away from the working end',
+        ];
         yield 'a pinch clamp pulls wire' => [$step('pinch_clamp', 1, 25), '+4mm', -4.0, '4 mm of wire through'];
         yield 'a hook moves hole by hole' => [$step('hook_holes', 4, 5), '-1h', 4.0, '1 hole looser'];
     }
@@ -106,8 +115,34 @@ final class KindsTest extends TestCase
         self::assertEqualsWithDelta(
             $slack,
             self::job($adjuster, 1.0)->line(ucfirst($said), 'in_band')->state->facts->readings->slack,
-            1e-12,
+            // As it is said to a hundredth.
+            0.006,
         );
+    }
+
+    public function test_what_slides_is_moved_in_inches_by_somebody_who_thinks_in_them(): void
+    {
+        $slot = ['kind' => 'slotted_bracket', 'mm_per_step' => 1, 'travel_steps' => ['from' => 0, 'to' => 18]];
+        $job = self::job($slot, 9.0);
+        $bracket = $job->state->run->adjuster('it');
+        self::assertSame(
+            ['3/16 in towards the working end', '1/2 in of slot'],
+            Spoken::in(LengthStyle::ThirtySeconds, static fn (): array => [
+                $bracket?->say(Steps::exactly(-4.75)),
+                $bracket?->room(Steps::exactly(12.75)),
+            ]),
+        );
+        foreach (['+1/4 in' => -6.35, '+1/4"' => -6.35, '1/4 in away' => -6.35, '-0.3 cm' => 3.0] as $line => $slack) {
+            self::assertEqualsWithDelta(
+                $slack,
+                self::job($slot, 9.0)->line($line, 'in_band')->state->facts->readings->slack,
+                0.001,
+                $line,
+            );
+        }
+        $this->expectException(NotUnderstood::class);
+        $this->expectExceptionMessage('counts in millimetres or inches: +2mm or -1/8in');
+        $job->line('+2t', 'in_band');
     }
 
     /** @return iterable<string, array{array<string, mixed>, string, float}> */
@@ -163,6 +198,18 @@ final class KindsTest extends TestCase
             [10.0, []],
             [$bracket->state->facts->adjusters->positions['it']?->toFloat(), $bracket->state->facts->readings->moves],
         );
+        foreach (['1/2 in along' => 12.7, '1/2"' => 12.7, '7.0' => 7.0] as $line => $mm) {
+            $at = self::job(
+                ['kind' => 'slotted_bracket', 'mm_per_step' => 1, 'travel_steps' => ['from' => 0, 'to' => 18]],
+                null,
+            )->line($line, 'thread:it')->state->facts->adjusters->positions['it'];
+            self::assertEqualsWithDelta($mm, $at?->toFloat(), 0.001, $line);
+        }
+        $clamp = self::job(
+            ['kind' => 'pinch_clamp', 'mm_per_step' => 1, 'travel_steps' => ['from' => 0, 'to' => 25]],
+            null,
+        )->line('4 mm pulled through', 'thread:it');
+        self::assertSame(4.0, $clamp->state->facts->adjusters->positions['it']?->toFloat());
         self::assertStringContainsString(
             'Type where the thing stands',
             $bracket->refusal(static fn (TestJob $one) => $one->line('3 mm away', 'thread:it')),

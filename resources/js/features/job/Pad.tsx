@@ -177,13 +177,17 @@ const Refused = ({ sentence }: { sentence: string | null }) => (
   </Box>
 );
 
+/** What has no thread and does not slide: rungs, holes, turns. */
+const countsSteps = (adjuster: Adjuster | null): adjuster is Adjuster =>
+  adjuster !== null && adjuster.thread === null && adjuster.unit !== 'mm';
+
 /** What a bare number would be taken in. */
 function unitOf(item: Item | null, state: BenchState, adjuster: Adjuster | null): string {
   if (item?.kind === 'measure') {
     const unit = state.beside.measures.find((one) => one.key === item.measure)?.unit ?? '';
     return unitText(unit);
   }
-  if (item?.kind === 'thread') return adjuster?.thread === null ? adjuster.units : lengthUnit();
+  if (item?.kind === 'thread') return countsSteps(adjuster) ? adjuster.units : lengthUnit();
   return takesReading(item, state) ? lengthUnit() : '';
 }
 

@@ -4,6 +4,7 @@ import type { Adjuster } from '../../../api/jobs';
 import { Button } from '../../../components/Buttons';
 import { Modal } from '../../../components/Modal';
 import { capital } from '../../../lib/capital';
+import { lengthUnit } from '../../../lib/figures';
 import { useBench } from '../useBench';
 
 const counted = (turns: number, flats: number) => `${turns > 0 ? `${turns}t` : ''}${flats > 0 ? `${flats}f` : ''}`;
@@ -11,6 +12,9 @@ const counted = (turns: number, flats: number) => `${turns > 0 ? `${turns}t` : '
 /** A cam has no flats to count: eighths of a turn. */
 const parted = (turns: number, eighths: number) =>
   `${[turns > 0 ? String(turns) : '', eighths > 0 ? `${eighths}/8` : ''].filter(Boolean).join(' ')}t`;
+
+/** What slides is moved by a length: by millimetres, or by sixteenths for somebody who thinks in inches. */
+const slid = (count: number) => (lengthUnit() === 'in' ? `${count}/16in` : `${count}mm`);
 
 /** A move done otherwise than shown, composed with big buttons into the line one would type. */
 export const MoveDialog = ({ open, onClose }: { open: boolean; onClose: () => void }) => {
@@ -21,9 +25,9 @@ export const MoveDialog = ({ open, onClose }: { open: boolean; onClose: () => vo
   if (adjuster === null) return null;
   const turned = adjuster.unit === 'turn';
   const hex = adjuster.kind !== 'cam_screw';
-  const line = turned
-    ? `${sign}${hex ? counted(turns, flats) : parted(turns, flats)}`
-    : `${sign}${turns}${adjuster.letters}`;
+  const slides = adjuster.unit === 'mm';
+  const own = slides ? slid(turns) : `${turns}${adjuster.letters}`;
+  const line = `${sign}${turned ? (hex ? counted(turns, flats) : parted(turns, flats)) : own}`;
   const nothing = turns + flats === 0;
   const done = (log: () => void) => {
     log();
@@ -60,7 +64,12 @@ export const MoveDialog = ({ open, onClose }: { open: boolean; onClose: () => vo
     >
       <WhichAdjuster chosen={adjuster} />
       <WhichWay adjuster={adjuster} sign={sign} onSign={setSign} />
-      <Stepper name={capital(adjuster.units)} value={turns} onChange={setTurns} most={99} />
+      <Stepper
+        name={slides ? (lengthUnit() === 'in' ? 'Sixteenths of an inch' : 'Millimetres') : capital(adjuster.units)}
+        value={turns}
+        onChange={setTurns}
+        most={99}
+      />
       {turned && (
         <Stepper name={hex ? 'Flats' : 'Eighths of a turn'} value={flats} onChange={setFlats} most={hex ? 5 : 7} />
       )}
