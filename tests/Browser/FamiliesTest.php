@@ -31,8 +31,8 @@ final class FamiliesTest extends BrowserTestCase
             ->clickText('Moved: say how far')
             ->see('What did you move?')
             ->clickText('Away from')
-            ->clickText('One of the mm more')
-            ->clickText('One of the mm more')
+            ->clickText('One of the millimetres more')
+            ->clickText('One of the millimetres more')
             ->click('[role=dialog] [data-primary]')
             ->settled();
         $this
