@@ -10,6 +10,7 @@ use Facebook\WebDriver\Chrome\ChromeOptions;
 use Facebook\WebDriver\Cookie;
 use Facebook\WebDriver\Exception\PhpWebDriverExceptionInterface;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
+use Facebook\WebDriver\Remote\DriverCommand;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
@@ -364,10 +365,24 @@ abstract class BrowserTestCase extends TestCase
         return $this;
     }
 
+    /** Wherever the focus is, with no look at what has it. Control, where it comes first, is held down over the rest. */
     protected function keys(string ...$keys): static
     {
-        foreach ($keys as $key) {
-            $this->browser->getKeyboard()->sendKeys($key);
+        foreach ($keys as $typed) {
+            $isHeld = str_starts_with($typed, WebDriverKeys::CONTROL);
+            $strokes = [];
+            foreach (mb_str_split($isHeld ? mb_substr($typed, 1) : $typed) as $key) {
+                $strokes[] = ['type' => 'keyDown', 'value' => $key];
+                $strokes[] = ['type' => 'keyUp', 'value' => $key];
+            }
+            if ($isHeld) {
+                array_unshift($strokes, ['type' => 'keyDown', 'value' => WebDriverKeys::CONTROL]);
+                $strokes[] = ['type' => 'keyUp', 'value' => WebDriverKeys::CONTROL];
+            }
+            $this->browser->execute(
+                DriverCommand::ACTIONS,
+                ['actions' => [['type' => 'key', 'id' => 'keys', 'actions' => $strokes]]],
+            );
         }
 
         return $this;
@@ -510,9 +525,7 @@ abstract class BrowserTestCase extends TestCase
     /** Rubs out what stands in a field, or in the line. */
     protected function clear(string $css = '#bench-line'): static
     {
-        $this->click($css);
-        $this->element($css)->sendKeys([WebDriverKeys::CONTROL, 'a']);
-        $this->element($css)->sendKeys(WebDriverKeys::DELETE);
+        $this->click($css)->keys(WebDriverKeys::CONTROL.'a', WebDriverKeys::DELETE);
 
         return $this->waitFor('return document.querySelector(given[0]).value === ""', 'It was not rubbed out', [$css]);
     }
