@@ -365,7 +365,7 @@ abstract class BrowserTestCase extends TestCase
         return $this;
     }
 
-    /** Wherever the focus is, with no look at what has it. Control, where it comes first, is held down over the rest. */
+    /** Wherever the focus is, with no look at what has it. A Control that comes first is held down over the rest. */
     protected function keys(string ...$keys): static
     {
         foreach ($keys as $typed) {
