@@ -620,7 +620,7 @@ abstract class BrowserTestCase extends TestCase
                     sprintf(self::WAIT, $script),
                     [$given, 1000 * max(0.0, $ends - microtime(true))],
                 );
-                if ($found !== false) {
+                if ($found === true || is_array($found)) {
                     return $found;
                 }
             } catch (PhpWebDriverExceptionInterface) {

@@ -14,7 +14,10 @@ const parted = (turns: number, eighths: number) =>
   `${[turns > 0 ? String(turns) : '', eighths > 0 ? `${eighths}/8` : ''].filter(Boolean).join(' ')}t`;
 
 /** What slides is moved by a length: by millimetres, or by sixteenths for somebody who thinks in inches. */
-const slid = (count: number) => (lengthUnit() === 'in' ? `${count}/16in` : `${count}mm`);
+const SLIDES = {
+  mm: { name: 'Millimetres', letters: 'mm' },
+  in: { name: 'Sixteenths of an inch', letters: '/16in' },
+} as const;
 
 /** A move done otherwise than shown, composed with big buttons into the line one would type. */
 export const MoveDialog = ({ open, onClose }: { open: boolean; onClose: () => void }) => {
@@ -25,9 +28,9 @@ export const MoveDialog = ({ open, onClose }: { open: boolean; onClose: () => vo
   if (adjuster === null) return null;
   const turned = adjuster.unit === 'turn';
   const hex = adjuster.kind !== 'cam_screw';
-  const slides = adjuster.unit === 'mm';
-  const own = slides ? slid(turns) : `${turns}${adjuster.letters}`;
-  const line = `${sign}${turned ? (hex ? counted(turns, flats) : parted(turns, flats)) : own}`;
+  const { name, letters } =
+    adjuster.unit === 'mm' ? SLIDES[lengthUnit()] : { name: capital(adjuster.units), letters: adjuster.letters };
+  const line = turned ? `${sign}${hex ? counted(turns, flats) : parted(turns, flats)}` : `${sign}${turns}${letters}`;
   const nothing = turns + flats === 0;
   const done = (log: () => void) => {
     log();
@@ -64,12 +67,7 @@ export const MoveDialog = ({ open, onClose }: { open: boolean; onClose: () => vo
     >
       <WhichAdjuster chosen={adjuster} />
       <WhichWay adjuster={adjuster} sign={sign} onSign={setSign} />
-      <Stepper
-        name={slides ? (lengthUnit() === 'in' ? 'Sixteenths of an inch' : 'Millimetres') : capital(adjuster.units)}
-        value={turns}
-        onChange={setTurns}
-        most={99}
-      />
+      <Stepper name={name} value={turns} onChange={setTurns} most={99} />
       {turned && (
         <Stepper name={hex ? 'Flats' : 'Eighths of a turn'} value={flats} onChange={setFlats} most={hex ? 5 : 7} />
       )}
