@@ -10,7 +10,6 @@ use VividPull\Core\Family\Families;
 use VividPull\Core\Log\Entry\Noted;
 use VividPull\Core\Progress\ItemKind;
 use VividPull\Core\Spec\MeterUnit;
-use VividPull\Core\Wire\RunCodec;
 use VividPull\Core\Wire\StandingCodec;
 
 /** One control in a list: its spec in words, its small tape, and whether a job is open on it. */
@@ -80,12 +79,10 @@ final readonly class ControlResource
     private static function covers(Control $control): array
     {
         $covers = [];
-        foreach ($control->run['cables'] ?? [] as $cable) {
-            foreach ($cable['adjusters'] ?? [] as $adjuster) {
-                if (isset($adjuster['access']['cover'])) {
-                    $covers[(string) $adjuster['access']['cover']] = (float) ($adjuster['access']['minutes']
-                        ?? RunCodec::UNDER_A_COVER);
-                }
+        foreach ($control->fitted()->adjusters() as $adjuster) {
+            $access = $adjuster->access();
+            if ($access->cover !== null) {
+                $covers[$access->cover] = $access->minutes;
             }
         }
 

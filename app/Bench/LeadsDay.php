@@ -159,11 +159,11 @@ final readonly class LeadsDay
         $today = ShopClock::today();
 
         return Instrument::onTheShelf()->filter(
-            static fn (Instrument $one): bool => ($one->body['calibration']['due'] ?? $today) < $today,
+            static fn (Instrument $one): bool => $one->instrument()->calibration?->isOverdueOn($today) === true,
         )
             ->map(static fn (Instrument $one): array => self::row(
-                (string) $one->body['name'],
-                'Due '.self::day((string) $one->body['calibration']['due']).': readings with it say so',
+                $one->instrument()->name,
+                'Due '.self::day((string) $one->instrument()->calibration?->due).': readings with it say so',
                 '/shelf',
             ))->values();
     }

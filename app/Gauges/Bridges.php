@@ -84,8 +84,8 @@ final readonly class Bridges
             'instruments' => $shelf
                 ->map(static fn (Instrument $one): array => [
                     'id' => $one->id,
-                    'name' => $one->body['name'],
-                    'kind' => $one->body['kind'],
+                    'name' => $one->instrument()->name,
+                    'kind' => $one->kind()->value,
                 ])
                 ->values()
                 ->all(),
@@ -100,7 +100,7 @@ final readonly class Bridges
     public static function rows(): array
     {
         $names = Instrument::onTheShelf()
-            ->mapWithKeys(static fn (Instrument $one): array => [$one->id => (string) $one->body['name']])
+            ->mapWithKeys(static fn (Instrument $one): array => [$one->id => $one->instrument()->name])
             ->all();
 
         return array_values(self::open()->map(static fn (GaugeBridge $one): array => [

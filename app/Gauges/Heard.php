@@ -55,7 +55,7 @@ final readonly class Heard
 
     public function name(): string
     {
-        return (string) $this->instrument->body['name'];
+        return $this->instrument->instrument()->name;
     }
 
     /** What it shows. */

@@ -72,7 +72,7 @@ final readonly class InstrumentChecks
                 'user_id' => $by->id,
                 'at' => CarbonImmutable::now()->utc()->format('Y-m-d H:i:s.v'),
             ]);
-            Audit::note($by, 'instrument checked', (string) $instrument->body['name']);
+            Audit::note($by, 'instrument checked', $instrument->instrument()->name);
         }
 
         return $told;

@@ -76,7 +76,7 @@ final readonly class Listening
             if (isset($carriers[$one->id]) || ($claim !== null && $claim->job_id === $job->id)) {
                 $here = $claim !== null && $claim->job_id === $job->id && $claim->device === $device;
                 $said[] = [
-                    'instrument' => $one->id, 'name' => (string) $one->body['name'],
+                    'instrument' => $one->id, 'name' => $one->instrument()->name,
                     'dimension' => $one->kind()->dimension()->value,
                     'bridge' => isset($carriers[$one->id]) ? $carriers[$one->id]->name : null,
                     'there' => isset($carriers[$one->id]) && Bridges::isThere($carriers[$one->id]),

@@ -37,8 +37,8 @@ final readonly class BookOfCables
         usort(
             $rows,
             static fn (CableRow $one, CableRow $two): int => mb_strtolower(
-                "{$one->body['name']} {$one->number}",
-            ) <=> mb_strtolower("{$two->body['name']} {$two->number}"),
+                "{$one->cable()->name} {$one->number}",
+            ) <=> mb_strtolower("{$two->cable()->name} {$two->number}"),
         );
 
         return array_map(static fn (CableRow $one): array => self::wire($one, $told), $rows);
@@ -77,7 +77,7 @@ final readonly class BookOfCables
                 ? null
                 : CableRow::query()->where('number', $row['number'])->where('id', '!=', $id)->first();
             if ($twin !== null) {
-                throw new Conflict("The book has number {$row['number']} already: {$twin->body['name']}.");
+                throw new Conflict("The book has number {$row['number']} already: {$twin->cable()->name}.");
             }
             if ($row['control_id'] !== null) {
                 CableRow::query()
@@ -100,7 +100,7 @@ final readonly class BookOfCables
     public static function leaveOut(CableRow $row, User $by): void
     {
         $row->delete();
-        Audit::note($by, 'cable left out of the book', (string) $row->body['name'], subject: "cable {$row->id}");
+        Audit::note($by, 'cable left out of the book', $row->cable()->name, subject: "cable {$row->id}");
     }
 
     /**

@@ -7,8 +7,11 @@ namespace App\Models;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Collection;
+use VividPull\Core\Input\Node;
+use VividPull\Core\Measurement\Instrument as Measuring;
 use VividPull\Core\Measurement\InstrumentKind;
 use VividPull\Core\Quantity\Dimension;
+use VividPull\Core\Wire\StandingCodec;
 
 /**
  * An instrument of the workshop. One that is put away stays in the table, since past readings name it.
@@ -45,7 +48,13 @@ final class Instrument extends Model
 
     public function kind(): InstrumentKind
     {
-        return InstrumentKind::from((string) $this->body['kind']);
+        return $this->instrument()->kind;
+    }
+
+    /** What it can show and how well it is known, as the core reads it. */
+    public function instrument(): Measuring
+    {
+        return StandingCodec::instrument(Node::of($this->asWritten()));
     }
 
     /** @return array<string, mixed> as a job keeps it */

@@ -22,6 +22,7 @@ use VividPull\Core\Judging\GateStatus;
 use VividPull\Core\Judging\Verdict;
 use VividPull\Core\Log\ClosingOutcome;
 use VividPull\Core\Log\Entry\Entry;
+use VividPull\Core\Log\Log;
 use VividPull\Core\Procedure\JobStage;
 use VividPull\Core\Progress\StageItem;
 use VividPull\Core\Quantity\Figure;
@@ -205,8 +206,20 @@ final readonly class JobSheet
             [$state, ''],
             ...($state->second === null ? [] : [[$state->second, ', second cable']]),
         ] as [$one, $of]) {
-            $rows[] = self::reading('found', "As found{$of}", $one->judgement->foundGroup, $one->judgement->found);
-            $rows[] = self::reading('left', "As left{$of}", $one->judgement->nowGroup, $one->judgement->now);
+            $rows[] = self::reading(
+                $state->log,
+                'found',
+                "As found{$of}",
+                $one->judgement->foundGroup,
+                $one->judgement->found,
+            );
+            $rows[] = self::reading(
+                $state->log,
+                'left',
+                "As left{$of}",
+                $one->judgement->nowGroup,
+                $one->judgement->now,
+            );
         }
 
         return array_values(array_filter($rows, is_array(...)));
@@ -238,8 +251,13 @@ final readonly class JobSheet
     }
 
     /** @return array<string, mixed>|null */
-    private static function reading(string $mark, string $name, ?ReadingGroup $group, Verdict $verdict): ?array
-    {
+    private static function reading(
+        Log $log,
+        string $mark,
+        string $name,
+        ?ReadingGroup $group,
+        Verdict $verdict,
+    ): ?array {
         return $group === null ? null : [
             'mark' => $mark,
             'name' => $name,
@@ -247,7 +265,7 @@ final readonly class JobSheet
             'expanded' => Figure::length($group->found->expanded(), 2)->bare(),
             'count' => count($group->readings),
             'instrument' => $group->instrument->name,
-            'overdue' => $group->overdueSince(),
+            'overdue' => $group->overdueSince($log),
             'state' => implode(
                 ', ',
                 array_filter(

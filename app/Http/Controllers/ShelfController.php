@@ -64,7 +64,7 @@ final class ShelfController
         }
         $twin = Instrument::onTheShelf()->first(
             static fn (Instrument $one): bool => $one->id !== $id
-                && mb_strtolower((string) $one->body['name']) === mb_strtolower($instrument->name),
+                && mb_strtolower($one->instrument()->name) === mb_strtolower($instrument->name),
         );
         if ($twin !== null) {
             throw new Conflict("Another instrument is called {$instrument->name}. Give each its own name.");
@@ -103,7 +103,7 @@ final class ShelfController
         Audit::note(
             User::of($request),
             'instrument put away',
-            (string) $row->body['name'],
+            $row->instrument()->name,
             subject: "instrument {$id}",
         );
 
@@ -119,8 +119,8 @@ final class ShelfController
             'may_keep' => User::of($request)->acting()->may(Permission::KeepShop),
             'instrument' => [
                 'id' => $instrument->id,
-                'name' => $instrument->body['name'],
-                'kind' => $instrument->body['kind'],
+                'name' => $instrument->instrument()->name,
+                'kind' => $instrument->kind()->value,
             ],
             'checks' => InstrumentChecks::of($instrument),
         ]);
@@ -140,29 +140,29 @@ final class ShelfController
     /** @return array<string, scalar|null> what can be changed about it, each by its own name */
     private static function said(Instrument $one): array
     {
-        $body = $one->asWritten();
-        $in = StandingCodec::unitKey($one->kind());
+        $written = $one->instrument();
+        $in = StandingCodec::unitKey($written->kind);
 
         return [
-            'name' => $body['name'],
-            'kind' => $body['kind'],
-            "resolution_{$in}" => $body["resolution_{$in}"],
-            "reach_{$in}" => $body["reach_{$in}"],
-            'inch_marks' => $body['inch_marks'],
-            "expanded_{$in}" => $body['calibration']["expanded_{$in}"] ?? null,
-            'factor' => $body['calibration']['factor'] ?? null,
-            'due' => $body['calibration']['due'] ?? null,
+            'name' => $written->name,
+            'kind' => $written->kind->value,
+            "resolution_{$in}" => $written->resolution,
+            "reach_{$in}" => $written->reach,
+            'inch_marks' => $written->inchMarks,
+            "expanded_{$in}" => $written->calibration?->expanded,
+            'factor' => $written->calibration?->factor,
+            'due' => $written->calibration?->due,
         ];
     }
 
     private static function state(Instrument $one, string $today): string
     {
-        $due = $one->body['calibration']['due'] ?? null;
+        $calibration = $one->instrument()->calibration;
 
         return match (true) {
-            $due === null => 'no_date',
-            $due < $today => 'overdue',
-            $due <= CarbonImmutable::parse($today)->addDays(self::SOON)->toDateString() => 'soon',
+            $calibration?->due === null => 'no_date',
+            $calibration->isOverdueOn($today) => 'overdue',
+            $calibration->isOverdueOn(CarbonImmutable::parse($today)->addDays(self::SOON + 1)->toDateString()) => 'soon',
             default => 'good',
         };
     }

@@ -18,7 +18,7 @@ use VividPull\Core\Spec\Spec;
 final readonly class Bench
 {
     /** Goes up when a replay of the same log could give another answer. */
-    public const ENGINE = '1.6.43';
+    public const ENGINE = '1.6.44';
 
     public static function replay(Spec $spec, Run $run, Log $log): BenchState
     {

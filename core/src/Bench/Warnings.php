@@ -213,7 +213,7 @@ final readonly class Warnings
     private static function calibration(BenchState $state): array
     {
         $group = $state->judgement->nowGroup;
-        $due = $group?->overdueSince();
+        $due = $group?->overdueSince($state->log);
 
         return $group !== null && $due !== null
             ? ["The {$group->instrument->name} was due for calibration on {$due}."] : [];
@@ -271,7 +271,7 @@ final readonly class Warnings
             ?? null;
         $hours = $since === null || $fitted === null
             ? null
-            : ((int) strtotime($fitted->stamp->happenedAt()) - (int) strtotime($since)) / 3600;
+            : ((int) strtotime($state->log->happenedAt($fitted)) - (int) strtotime($since)) / 3600;
 
         return $hours === null || $hours >= PackState::LEAST_SOAK_H ? []
             : ['The new plates lay in oil for '.Figure::hours(max(0.0, $hours)).'; 24 to 48 h is usual.'];

@@ -28,7 +28,7 @@ final readonly class LeftOpen
     {
         $hours = self::hours(
             max(array_map(
-                static fn (Entry $one): int => (int) strtotime($one->stamp->happenedAt()),
+                static fn (Entry $one): int => (int) strtotime($state->log->happenedAt($one)),
                 $state->log->entries,
             )),
             $now,
@@ -50,7 +50,7 @@ final readonly class LeftOpen
         if (! $state->spec->heatMatters() || $noted?->engine !== EngineHeat::Hot) {
             return null;
         }
-        $hours = self::hours((int) strtotime($noted->stamp->happenedAt()), $now);
+        $hours = self::hours((int) strtotime($state->log->happenedAt($noted)), $now);
 
         return $hours * 60 < Cooling::COLD_AFTER_MINUTES ? null
             : 'It was called hot '.Figure::hours($hours)

@@ -28,7 +28,7 @@ final readonly class Observations
         public array $photos,
         public array $refused,
         public ?Replacing $replacing,
-        /** Since when new plates lie in oil, as the author's clock showed it; null where none do. */
+        /** Since when new plates lie in oil, RFC 3339; null where none do. */
         public ?string $soaking = null,
         /** @var list<ToldSymptom> what was said to feel wrong, before the job and since, each once */
         public array $told = [],

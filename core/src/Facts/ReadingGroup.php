@@ -6,6 +6,7 @@ namespace VividPull\Core\Facts;
 
 use VividPull\Core\Cable\ReadingPoint;
 use VividPull\Core\Log\Entry\ReadingTaken;
+use VividPull\Core\Log\Log;
 use VividPull\Core\Log\Standing;
 use VividPull\Core\Measurement\Agreement;
 use VividPull\Core\Measurement\Instrument;
@@ -146,11 +147,13 @@ final readonly class ReadingGroup
     /**
      * The day its instrument should have been calibrated by, where it was read after that day; null where it was not.
      */
-    public function overdueSince(): ?string
+    public function overdueSince(Log $log): ?string
     {
-        $due = $this->instrument->calibration?->due;
+        $calibration = $this->instrument->calibration;
 
-        return $due !== null && $due < substr($this->last()->stamp->at, 0, 10) ? $due : null;
+        return $calibration?->isOverdueOn(substr($log->happenedAt($this->last()), 0, 10)) === true
+            ? $calibration->due
+            : null;
     }
 
     /**

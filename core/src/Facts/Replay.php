@@ -156,7 +156,7 @@ final class Replay
             $entry instanceof PutRight => $this->putRight($entry),
             $entry instanceof NothingFound => $this->lookInVain($entry),
             $entry instanceof PhotoTaken => $this->sightings->photo($entry),
-            $entry instanceof SoakBegun => $this->sightings->soak($entry),
+            $entry instanceof SoakBegun => $this->sightings->soak($this->log->happenedAt($entry)),
             $entry instanceof PartRefused => $this->sightings->refuse($entry),
             $entry instanceof ReplacementStep => $this->replace($entry),
             $entry instanceof CablesCompared => $this->sightings->compare($entry),

@@ -9,7 +9,6 @@ use VividPull\Core\Log\Entry\PartRefused;
 use VividPull\Core\Log\Entry\PhotoTaken;
 use VividPull\Core\Log\Entry\PutRight;
 use VividPull\Core\Log\Entry\ReplacementStep;
-use VividPull\Core\Log\Entry\SoakBegun;
 use VividPull\Core\Log\Entry\TraceTaken;
 use VividPull\Core\Log\Replacing;
 use VividPull\Core\Procedure\Symptom;
@@ -66,9 +65,10 @@ final class Sightings
         $this->refused[] = $refused;
     }
 
-    public function soak(SoakBegun $begun): void
+    /** @param  string  $since  RFC 3339 */
+    public function soak(string $since): void
     {
-        $this->soaking = $begun->stamp->happenedAt();
+        $this->soaking = $since;
     }
 
     public function tell(ToldSymptom $told): void

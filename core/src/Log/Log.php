@@ -53,6 +53,17 @@ final readonly class Log
         return new self($all, $first, $places, $voids, $amends);
     }
 
+    /**
+     * When an entry of it happened, for what is reckoned from it: by its author's clock, where that can be. It was not
+     * after the server had it, nor before the server had the entry that opened the job.
+     *
+     * @return string RFC 3339, at the offset of the author's clock
+     */
+    public function happenedAt(Entry $entry): string
+    {
+        return $entry->stamp->happenedAt($this->opened->stamp->receivedAt);
+    }
+
     public function with(Entry $entry): self
     {
         $id = $entry->stamp->id;

@@ -17,6 +17,12 @@ final readonly class Calibration
         return new self($expanded, $factor, $due);
     }
 
+    /** @param  string  $day  `2026-03-02` */
+    public function isOverdueOn(string $day): bool
+    {
+        return $this->due !== null && $this->due < $day;
+    }
+
     public function standard(): float
     {
         return $this->expanded / $this->factor;

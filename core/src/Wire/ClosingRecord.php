@@ -37,11 +37,11 @@ final readonly class ClosingRecord
             'point' => $state->spec->aim?->point->value,
             'spec' => $state->spec->say(),
             'source' => $state->spec->source->say(),
-            'found' => self::reading($state->judgement->foundGroup, $state->judgement->found),
-            'left' => self::reading($state->judgement->nowGroup, $state->judgement->now),
+            'found' => self::reading($state, $state->judgement->foundGroup, $state->judgement->found),
+            'left' => self::reading($state, $state->judgement->nowGroup, $state->judgement->now),
             'left_backward' => $state->second === null
                 ? null
-                : self::reading($state->second->judgement->nowGroup, $state->second->judgement->now),
+                : self::reading($state, $state->second->judgement->nowGroup, $state->second->judgement->now),
             'stands' => self::stands($state),
             'measured' => self::measured($state),
             'outcomes' => self::outcomes($state),
@@ -185,7 +185,7 @@ final readonly class ClosingRecord
     }
 
     /** @return array<string, mixed>|null */
-    private static function reading(?ReadingGroup $group, Verdict $verdict): ?array
+    private static function reading(BenchState $state, ?ReadingGroup $group, Verdict $verdict): ?array
     {
         return $group === null ? null : [
             'mm' => $group->found->mean,
@@ -193,7 +193,7 @@ final readonly class ClosingRecord
             'engine' => $group->first()->engine?->value,
             'expanded_mm' => $group->found->expanded(),
             'instrument' => $group->instrument->name,
-            'overdue_since' => $group->overdueSince(),
+            'overdue_since' => $group->overdueSince($state->log),
             'converted_from' => $group->convertedFrom?->label(),
             'verdict' => $verdict->kind->value,
             'sentence' => $verdict->sentence,

@@ -73,17 +73,17 @@ final readonly class JudgedCodec
     /** @return JudgedShape what was found, before anything was moved */
     public static function asFound(BenchState $state): array
     {
-        return self::of($state->judgement->foundGroup, $state->judgement->found);
+        return self::of($state, $state->judgement->foundGroup, $state->judgement->found);
     }
 
     /** @return JudgedShape what stands now */
     public static function asItStands(BenchState $state): array
     {
-        return self::of($state->judgement->nowGroup, $state->judgement->now);
+        return self::of($state, $state->judgement->nowGroup, $state->judgement->now);
     }
 
     /** @return JudgedShape */
-    private static function of(?ReadingGroup $group, Verdict $verdict): array
+    private static function of(BenchState $state, ?ReadingGroup $group, Verdict $verdict): array
     {
         return [
             'mm' => $group?->found->mean,
@@ -92,7 +92,7 @@ final readonly class JudgedCodec
             'freedom' => $group === null || is_infinite($group->found->freedom()) ? null : $group->found->freedom(),
             'count' => $group?->found->count ?? 0,
             'instrument' => $group?->instrument->name,
-            'overdue_since' => $group?->overdueSince(),
+            'overdue_since' => $group?->overdueSince($state->log),
             'converted_from' => $group?->convertedFrom?->label(),
             'left_out' => array_map(static fn (ReadingTaken $one): string => $one->entered, $group->leftOut ?? []),
             'doubt' => $group?->doubt?->question,
@@ -112,6 +112,7 @@ final readonly class JudgedCodec
             $sweep = $state->judgement->sweep->poses[$pose->value] ?? null;
             $poses[] = ['pose' => $pose->value, 'label' => $pose->label()]
                 + self::of(
+                    $state,
                     $state->judgement->poseGroups[$pose->value] ?? null,
                     $state->judgement->poses[$pose->value],
                 )

@@ -35,7 +35,7 @@ final readonly class RunCodec
     private const MOST_TRAVEL_MM = 500;
 
     /** Minutes to reach what is under a cover, where nobody says how many: the one in the open goes first (ours). */
-    public const UNDER_A_COVER = 5.0;
+    private const UNDER_A_COVER = 5.0;
 
     private const COMMON = ['sense', 'access', 'lock', 'lock_torque_nm', 'ways'];
 

@@ -5,9 +5,17 @@ declare(strict_types=1);
 namespace VividPull\Core\Tests\Wire;
 
 use PHPUnit\Framework\TestCase;
+use VividPull\Core\Bench\Bench;
+use VividPull\Core\Bench\BenchState;
 use VividPull\Core\Cable\Pose;
+use VividPull\Core\Input\Node;
+use VividPull\Core\Log\Entry\Opened;
+use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Log\Log;
+use VividPull\Core\Log\Stamp;
 use VividPull\Core\Tests\Support\TestJob;
 use VividPull\Core\Wire\ClosingRecord;
+use VividPull\Core\Wire\EntryCodec;
 use VividPull\Core\Wire\StateCodec;
 
 final class StateCodecTest extends TestCase
@@ -203,6 +211,59 @@ final class StateCodecTest extends TestCase
         self::assertContains(
             'The Caliper was due for calibration on 2026-03-02.',
             self::state($job->read(15))['warnings'],
+        );
+    }
+
+    public function test_a_certificate_is_overdue_by_the_day_that_it_was_and_not_by_a_clock_that_is_off(): void
+    {
+        // Read on 3 March.
+        foreach ([['2026-03-02', '2025-03-03', true], ['2026-06-01', '2027-03-03', false]] as [$due, $shown, $is]) {
+            $state = self::readAt("{$shown}T08:05:00+00:00", $due);
+            self::assertSame($is ? $due : null, StateCodec::encode($state)['found']['overdue_since'], "{$shown} {$due}");
+            self::assertSame($is ? $due : null, ClosingRecord::of($state)['found']['overdue_since'] ?? null);
+            self::assertSame(
+                $is,
+                in_array("The Caliper was due for calibration on {$due}.", StateCodec::encode($state)['warnings'], true),
+            );
+        }
+    }
+
+    /** A job begun at 08:00 on 3 March, in which a device whose clock showed this read with a caliper. */
+    private static function readAt(string $shown, string $due): BenchState
+    {
+        $shelf = [[
+            'id' => 'caliper',
+            'name' => 'Caliper',
+            'kind' => 'caliper',
+            'resolution_mm' => 0.05,
+            'calibration' => ['expanded_mm' => 0.04, 'factor' => 2, 'due' => $due],
+        ]];
+        $job = TestJob::clutch(standing: ['shelf' => $shelf] + TestJob::standing())->ready();
+        $log = $job->state->log;
+        $reading = $job->as(TestJob::ines());
+        $reading->instrument = 'caliper';
+        $reading->read(15);
+        $stamp = static fn (string $id, string $at, string $had): Stamp => new Stamp(
+            $id,
+            $at,
+            TestJob::ines(),
+            receivedAt: $had,
+        );
+        $opened = new Opened(
+            $stamp('e1', '2026-03-03T08:00:00+00:00', '2026-03-03T08:00:01+00:00'),
+            $log->opened->control,
+            $log->opened->standing,
+        );
+        $taken = (new EntryCodec($job->state->run))->entry(
+            EntryKind::Reading,
+            Node::of($reading->written[count($reading->written) - 1]['body']),
+            $stamp('read', $shown, '2026-03-03T08:05:01+00:00'),
+        );
+
+        return Bench::replay(
+            $job->state->spec,
+            $job->state->run,
+            Log::of($opened, ...array_slice($log->entries, 1), ...[$taken]),
         );
     }
 
