@@ -482,6 +482,12 @@ final class ScreensTest extends BrowserTestCase
 
     private const FITS = 'return Math.max(document.documentElement.scrollWidth, window.innerWidth) === %d';
 
+    /** Until what watches its width has been told of it, and has drawn itself anew. */
+    private const DRAWN = <<<'JS'
+        const done = arguments[arguments.length - 1];
+        requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(() => requestAnimationFrame(done), 20)));
+        JS;
+
     /**
      * What is drawn to its width is drawn anew, which takes a moment; and a hurried browser now and then keeps the
      * columns of the width before, until it is told again, or the page is opened anew.
@@ -489,7 +495,7 @@ final class ScreensTest extends BrowserTestCase
     private function narrowed(int $width): static
     {
         $this->window($width, 844);
-        usleep(150_000);
+        $this->browser->executeAsyncScript(self::DRAWN);
         $isFitting = fn (): bool => $this->browser->executeScript(sprintf(self::FITS, $width)) === true;
         for ($tries = 5; $tries > 0 && ! $isFitting(); $tries--) {
             usleep(300_000);
