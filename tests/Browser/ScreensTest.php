@@ -141,6 +141,16 @@ final class ScreensTest extends BrowserTestCase
         }
         $this->accessible('a device whose clock is wrong');
         $this->begin($this->machineLike('RT-14', 'ZY-42'), 'clutch')->see('26 h', 'behind the workshop server’s.', $said);
+        // What is planned for today stands in the workshop's today, though tomorrow is here.
+        $this->atTheStart(
+            'const Shown = Date; Date = class extends Shown { constructor(...given) { given.length === 0 ? super(Shown.now() + 53 * 3600e3) : super(...given); } static now() { return Shown.now() + 53 * 3600e3; } };',
+        );
+        $this->visit('/due')->await('[data-strip=clock]')->see('ahead of the workshop server’s.');
+        $this->click('[data-due="QB-01 throttle"] [data-plan]')->await('[data-due="QB-01 throttle"] [data-unplan]');
+        $this->visit('/')->await('[data-row="QB-01 throttle"]');
+        $this->visit('/due')->click('[data-due="QB-01 throttle"] [data-unplan]')->await(
+            '[data-due="QB-01 throttle"] [data-plan]',
+        );
     }
 
     public function test_a_viewer_reads_along_and_nothing_more(): void

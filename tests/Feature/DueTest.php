@@ -65,6 +65,14 @@ final class DueTest extends TestCase
         $this->putJson('/api/machines/RT-14/controls/wing/plan', ['on' => null])->assertNotFound();
         $this->putJson('/api/machines/RT-14/controls/clutch/plan', ['on' => null])->assertOk();
         self::assertSame([], $this->getJson('/api/bench')->json('queue'));
+        // Late in the evening by the server, and the next day at the workshop.
+        config(['app.workshop_timezone' => 'Asia/Tokyo']);
+        $this->travelTo(now()->setTime(20, 0));
+        $this->putJson('/api/machines/RT-14/controls/clutch/plan', ['on' => 'today'])->assertOk();
+        self::assertSame(
+            now()->addDay()->toDateString(),
+            Control::query()->where('key', 'clutch')->firstOrFail()->planned_on?->toDateString(),
+        );
     }
 
     public function test_the_day_fits_the_hours_of_those_who_are_here_and_says_what_does_not(): void

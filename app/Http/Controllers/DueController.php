@@ -23,6 +23,9 @@ final class DueController
 {
     private const TOKEN_BYTES = 24;
 
+    /** Which day that is, the workshop says: a device's clock may be off. */
+    private const TODAY = 'today';
+
     public function __construct(private readonly BenchController $bench) {}
 
     public function index(Request $request): JsonResponse
@@ -33,7 +36,7 @@ final class DueController
         ]);
     }
 
-    /** On which day a control comes to the bench; none takes it off. */
+    /** On which day a control comes to the bench: *today* is the workshop's own. None takes it off. */
     public function plan(Request $request, string $tag, string $control): JsonResponse
     {
         $node = Node::fromJson($request->getContent())->object(['on']);
@@ -41,7 +44,11 @@ final class DueController
             ->where('key', $control)
             ->whereHas('machine', static fn ($machines) => $machines->where('tag', $tag))
             ->firstOrFail();
-        $on = $node->at('on')->value === null ? null : $node->at('on')->day();
+        $on = match ($node->at('on')->value) {
+            null => null,
+            self::TODAY => ShopClock::today(),
+            default => $node->at('on')->day(),
+        };
         DB::transaction(static function () use ($found, $tag, $on, $request): void {
             $control = Control::query()->lockForUpdate()->findOrFail($found->id);
             $before = DueList::plan($control);

@@ -11,7 +11,8 @@ export const dueQuery = queryOptions({
   queryFn: () => call('GET', 'due', zDueList),
   refetchInterval: AGAIN_MS,
 });
-export const planControl = (tag: string, control: string, on: string | null, seen?: string) =>
+/** For the day that is today at the workshop, whatever the clock of this device says; or off the bench. */
+export const planControl = (tag: string, control: string, on: 'today' | null, seen?: string) =>
   call('PUT', `machines/${encodeURIComponent(tag)}/controls/${control}/plan`, zDueList, { on }, seen);
 export const subscribe = () => call('POST', 'calendar', zSubscribeResponse);
 export const unsubscribe = () => call('DELETE', 'calendar', nothing);

@@ -4814,6 +4814,9 @@ export type DueResponse = DueResponses[keyof DueResponses];
 
 export type PlanControlData = {
     body: {
+        /**
+         * A day (2027-03-31), or today, which is the workshop's own; null takes it off
+         */
         on: string | null;
     };
     headers?: {

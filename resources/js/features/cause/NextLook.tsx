@@ -7,7 +7,6 @@ import { Button, LinkButton, Sheet } from '../../components/Buttons';
 import { Caution } from '../../components/Caution';
 import { Refusal } from '../../components/Refusal';
 import { capital } from '../../lib/capital';
-import { nowWithOffset } from '../../lib/time';
 import { useStartJob } from '../machines/useStartJob';
 import type { Looking } from './useLooking';
 
@@ -134,7 +133,7 @@ const Answers = ({ next, looking }: { next: Next; looking: Looking }) => (
 const BringIn = ({ complaint, looking }: Props) => {
   const client = useQueryClient();
   const plan = useMutation({
-    mutationFn: () => planControl(complaint.tag, complaint.control, nowWithOffset().slice(0, 10)),
+    mutationFn: () => planControl(complaint.tag, complaint.control, 'today'),
     onSuccess: () => {
       for (const queryKey of [keys.bench, keys.due, keys.machine(complaint.tag)])
         void client.invalidateQueries({ queryKey });

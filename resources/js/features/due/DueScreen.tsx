@@ -16,7 +16,7 @@ import { Empty, Failure, Loading } from '../../components/States';
 import { Title } from '../../components/Title';
 import { counted } from '../../lib/figures';
 import { useSignedIn } from '../../lib/signedIn';
-import { day, due, dueWhen, nowWithOffset } from '../../lib/time';
+import { day, due, dueWhen } from '../../lib/time';
 import { useInAddress } from '../../lib/useInAddress';
 import { Calendar } from './Calendar';
 
@@ -109,10 +109,9 @@ const PlanAll = ({ rows, chosen, onPick }: PlanAllProps) => {
   const over = rows.filter((row) => (row.days ?? 0) < 0 && row.planned_on === null);
   const plan = useMutation({
     mutationFn: async (those: readonly DueRow[]) => {
-      const today = nowWithOffset().slice(0, 10);
       // One by one: where somebody planned one meanwhile, those before it stand.
       for (const row of those)
-        client.setQueryData(dueQuery.queryKey, await planControl(row.tag, row.control, today, row.plan_etag));
+        client.setQueryData(dueQuery.queryKey, await planControl(row.tag, row.control, 'today', row.plan_etag));
     },
     onSuccess: () => onPick(new Set()),
     onError: () => void client.invalidateQueries({ queryKey: dueQuery.queryKey }),
@@ -249,7 +248,7 @@ const Plan = ({ row }: { row: DueRow }) => {
   const person = useSignedIn();
   const client = useQueryClient();
   const plan = useMutation({
-    mutationFn: (on: string | null) => planControl(row.tag, row.control, on, row.plan_etag),
+    mutationFn: (on: 'today' | null) => planControl(row.tag, row.control, on, row.plan_etag),
     // Somebody planned it meanwhile: the list as it is now, with the sentence that says who.
     onError: () => void client.invalidateQueries({ queryKey: dueQuery.queryKey }),
     onSuccess: (after) => {
@@ -261,13 +260,7 @@ const Plan = ({ row }: { row: DueRow }) => {
   return (
     <>
       {row.planned_on === null ? (
-        <Button
-          look="plain"
-          size="small"
-          disabled={plan.isPending}
-          onClick={() => plan.mutate(nowWithOffset().slice(0, 10))}
-          data-plan
-        >
+        <Button look="plain" size="small" disabled={plan.isPending} onClick={() => plan.mutate('today')} data-plan>
           To the bench
         </Button>
       ) : (
