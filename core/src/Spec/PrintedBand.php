@@ -18,11 +18,12 @@ use VividPull\Core\Quantity\Unit;
 
 /**
  * A band of play as a book prints it: `10–20 mm`, `10 - 20 mm (0.39 - 0.79 in)`, `1/8 to 1/4 inch`, `zero to 1/16`,
- * `2.0 ± 0.5 mm`, `at least 2 mm`, `2 mm max.`, `a nickel`.
+ * `2.0 ± 0.5 mm`, `3 +1/−0 mm`, `at least 2 mm`, `2 mm max.`, `a nickel`; what it is called may stand before it.
  *
  * Printed in two units, both must mean the same within printed rounding: half the last decimal, or half the finest
  * fraction that the figure shows. One figure alone is no band: how far off is still right, nobody but the book can say.
- * A coin is known to `COIN_EITHER_WAY`, and is a band as wide as that.
+ * A coin is known to `COIN_EITHER_WAY`, and is a band as wide as that. What would be next to nothing in millimetres
+ * and names no unit is asked for one: books print decimals of an inch so.
  */
 final readonly class PrintedBand
 {
@@ -37,7 +38,17 @@ final readonly class PrintedBand
 
     private const TWO_UNITS = '/^(?<first>[^()\[\]]+?)\s*[(\[](?<other>[^()\[\]]+)[)\]]\.?$|^(?<one>.*[a-z".]) \/ (?<two>.+)$/iu';
 
-    private const AROUND = '/^(?<middle>.+?)\s*(?:±|\+\/-|\+-)\s*(?<either>.+)$/u';
+    /** mm; a whole band below it, with no unit beside it, is hardly one of millimetres (ours). */
+    private const THIN = 0.3;
+
+    private const CALLED = '/^(?!no\b|zero\b)(?:[\p{L} -]*\b)?(?:free ?play|slack|play)\s*(?:[:=]|of|is)?\s*(?=\S)/iu';
+
+    private const WHERE = '/\d.*\s(?:at|on|measured)\s/iu';
+
+    /** `3 +1/-0 mm`, `3 mm (+1, -0)`: more to one side than to the other. */
+    private const UNEVEN = '/^(?<middle>[^+()]+?)\s*\(?\s*\+\s*(?<up>[^+()]+?)\s*[\/,; ]\s*(?:-|–)\s*(?<down>[\d.,\/]+)\s*\)?\s*(?<unit>[\p{L}".]*)$/u';
+
+    private const AROUND = '/^(?<middle>.+?)\s*(?:±|\+\/-|\+-|plus or minus|plus\/minus)\s*(?<either>.+)$/iu';
 
     private const BETWEEN = '/^(?:between|from)\s+(?<low>.+?)\s+(?:and|to)\s+(?<high>.+)$/iu';
 
@@ -46,9 +57,9 @@ final readonly class PrintedBand
 
     private const TIGHT = '/^(?<low>.+?(?<=[\d"a-z.]))-(?<high>\s*[\d.].*)$/iu';
 
-    private const LEAST = 'at least|no(?:t)? less than|more than|min(?:imum)?\.?|from|≥|>';
+    private const LEAST = 'at least|no(?:t)? less than|more than|min(?:imum)?\.?|from|≥|>=?';
 
-    private const MOST = 'at most|no(?:t)? more than|less than|max(?:imum)?\.?|up to|≤|<';
+    private const MOST = 'at most|no(?:t)? more than|less than|max(?:imum)?\.?|up to|≤|<=?';
 
     private const ONE_SIDED = '/^(?:(?<least>'.self::LEAST.')|(?<most>'.self::MOST.'))\s*(?<value>.+)$/iu';
 
@@ -73,9 +84,14 @@ final readonly class PrintedBand
     public static function read(string $text): self
     {
         $text = trim((string) preg_replace('/\s+/u', ' ', strtr(mb_scrub($text, 'UTF-8'), self::DASHES)));
+        $text = (string) preg_replace(self::CALLED, '', $text);
+        $uneven = self::parts(self::UNEVEN, $text);
+        if ($uneven !== null) {
+            return new self(self::band(self::uneven($text, $uneven)), []);
+        }
         $part = self::parts(self::TWO_UNITS, $text);
         if ($part === null) {
-            return new self(self::band(self::edges($text)), []);
+            return new self(self::inSomeUnit($text, self::band(self::edges($text))), []);
         }
         $first = self::edges($part['first'] ?? $part['one'] ?? '');
         $other = self::edges($part['other'] ?? $part['two'] ?? '');
@@ -92,10 +108,53 @@ final readonly class PrintedBand
         return SpecBand::between($edges[0]?->mm, $edges[1]?->mm);
     }
 
+    /** @throws CoreError Where a thin band leaves open whether its figures are millimetres or parts of an inch. */
+    private static function inSomeUnit(string $text, SpecBand $band): SpecBand
+    {
+        $isBare = self::isBare((string) preg_replace('/±|\+\/-|–|\bto\b|\band\b/iu', '', $text));
+        if ($isBare && ($band->high ?? INF) < self::THIN) {
+            throw NotUnderstood::line(
+                Quoted::text($text).' names no unit, and in mm it would be next to nothing. Write mm or in behind it.',
+            );
+        }
+
+        return $band;
+    }
+
+    /**
+     * @param  array<array-key, string>  $part
+     * @return array{PrintedEdge, PrintedEdge} `3 +1/-0 mm`
+     */
+    private static function uneven(string $text, array $part): array
+    {
+        $named = trim($part['unit'] ?? '');
+        $unit = self::length('1 '.($named === '' ? Unit::Millimetre->value : $named), null)->unit;
+        $middle = self::length($part['middle'] ?? '', $unit);
+        [$up, $down] = [
+            self::length($part['up'] ?? '', $middle->unit),
+            self::length($part['down'] ?? '', $middle->unit),
+        ];
+        if ($down->value > $middle->value) {
+            throw NotUnderstood::line(
+                Quoted::text($text).' goes down to nothing and below. Write its two ends, such as 0 to 2 mm.',
+            );
+        }
+
+        return [
+            PrintedEdge::around($text, $middle->value, $down->value, $middle->writtenStep)[0],
+            PrintedEdge::around($text, $middle->value, $up->value, $middle->writtenStep)[1],
+        ];
+    }
+
     /** @return array{PrintedEdge|null, PrintedEdge|null} */
     private static function edges(string $text): array
     {
         $text = trim($text);
+        if (preg_match(self::WHERE, $text) === 1) {
+            throw NotUnderstood::line(
+                Quoted::text($text).' says more than the figure. Write the figure alone: where and how it is read is asked for by itself.',
+            );
+        }
         $coin = self::coin($text);
         if ($coin !== null) {
             return PrintedEdge::around($text, $coin->thickness(), self::COIN_EITHER_WAY, self::COIN_EITHER_WAY);

@@ -50,6 +50,19 @@ final class PrintedBandTest extends TestCase
         // 1.95 mm (United States Mint, from memory), known to 0.15 mm either way (ours).
         yield 'a coin' => ['a nickel', 1.8, 2.1];
         yield 'a coin by its thickness' => ['the thickness of a quarter', 1.6, 1.9];
+        yield 'more to one side' => ['3 +1/-0 mm', 3.0, 4.0];
+        yield 'more to one side, with a sign of minus' => ["3.0 +1.0/\u{2212}0.5 mm", 2.5, 4.0];
+        yield 'more to one side, in brackets' => ['3 mm (+1, -0.5)', 2.5, 4.0];
+        yield 'more to one side, its unit after' => ['3 (+1, -0) mm', 3.0, 4.0];
+        yield 'more to one side, with gaps' => ['3 +1 -0 mm', 3.0, 4.0];
+        yield 'more to one side, of an inch' => ['1/4 +1/16/-0 in', 6.35, 7.9375];
+        yield 'what it may differ, in words' => ['1/4 inch plus or minus 1/16', 4.7625, 7.9375];
+        yield 'one-sided, by two signs' => ['<= 3 mm', null, 3.0];
+        yield 'with what it is called' => ['Free play: 10–15 mm (0.4–0.6 in)', 10.0, 15.0];
+        yield 'with what it is called, in a line' => ['Clutch lever free play 10-15 mm', 10.0, 15.0];
+        yield 'one-sided, with what it is called' => ['Play at most 2 mm', null, 2.0];
+        yield 'none to a little, called play' => ['no play to 1/16 in', 0.0, 1.5875];
+        yield 'thin, with its unit' => ['0.1–0.2 mm', 0.1, 0.2];
         yield 'printed in two units' => ['3–5 mm (1/8–3/16 in)', 3.0, 5.0];
     }
 
@@ -136,6 +149,13 @@ final class PrintedBandTest extends TestCase
         yield 'differs by less than nothing' => ['2 ± -1 mm', 'a measured size has no sign'];
         yield 'a force' => ['5 lb', 'is no band'];
         yield 'words' => ['as needed', 'is no band'];
+        yield 'decimals of an inch that do not say so' => ['0.04 - 0.06', 'names no unit, and in mm it would be next to'];
+        yield 'the same, one-sided in two figures' => ['.08 ± .02', 'names no unit'];
+        yield 'with where it is read' => ['2 to 3 mm at the lever end', 'Write the figure alone'];
+        yield 'with how warm it is' => ['3–5 mm at 20 °C', 'Write the figure alone'];
+        yield 'more down than there is' => ['1 +1/-2 mm', 'goes down to nothing and below'];
+        yield 'nothing but its name' => ['free play', 'is no band'];
+        yield 'none of it' => ['no free play', 'is no band'];
         yield 'no text' => ["\xff\xfe", 'is no band'];
     }
 
