@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use App\Chain\Link;
 use Illuminate\Support\Collection;
 use VividPull\Core\Bench\Bench;
 use VividPull\Core\Bench\BenchState;
@@ -23,7 +24,12 @@ final readonly class JobLog
      * @param  array{spec: array<string, mixed>, run: array<string, mixed>}  $frame
      * @param  list<StoredEntry>  $rows  opening entry first
      */
-    private function __construct(private array $frame, private array $rows) {}
+    private function __construct(
+        private array $frame,
+        private array $rows,
+        /** Whether it came in from a file. When it was, the file says alone: the server had it long after. */
+        private bool $isFiled,
+    ) {}
 
     public static function of(JobHead $job): self
     {
@@ -48,7 +54,11 @@ final readonly class JobLog
             $closed = $closed || ($row->job === $job && $row->kind === 'closed');
         }
 
-        return new self($frame, [...$opening, ...$rest]);
+        return new self(
+            $frame,
+            [...$opening, ...$rest],
+            $rows->contains(static fn (StoredEntry $row): bool => $row->seq >= Link::FILED_CLOSING),
+        );
     }
 
     public function replay(): BenchState
@@ -56,8 +66,8 @@ final readonly class JobLog
         $run = RunCodec::decode(Node::of($this->frame['run']));
         $codec = new EntryCodec($run);
         $entries = array_map(
-            static fn (StoredEntry $row): Entry => $codec->decode(Node::of($row->wire())),
-            $this->rows,
+            static fn (array $entry): Entry => $codec->decode(Node::of($entry)),
+            $this->entries(),
         );
 
         return Bench::replay($this->spec(), $run, Log::of(...$entries));
@@ -70,8 +80,20 @@ final readonly class JobLog
             'format' => JobFile::FORMAT,
             'spec' => $this->frame['spec'],
             'run' => $this->frame['run'],
-            'log' => array_map(static fn (StoredEntry $row): array => $row->wire(), $this->rows),
+            'log' => $this->entries(),
         ];
+    }
+
+    /** @return list<array<string, mixed>> as the core's codec reads them */
+    private function entries(): array
+    {
+        return array_map(
+            fn (StoredEntry $row): array => array_replace(
+                $row->wire(),
+                $this->isFiled ? ['received_at' => null] : [],
+            ),
+            $this->rows,
+        );
     }
 
     private function spec(): Spec

@@ -8,6 +8,7 @@ use App\Exchange\Csv;
 use App\Exchange\HistoryExport;
 use App\Exchange\ReadingRow;
 use App\Exchange\ReadingsExport;
+use App\Models\Instrument;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Ramsey\Uuid\Uuid;
@@ -83,6 +84,22 @@ final class ReadingsExchangeTest extends TestCase
             [$again['new'], $again['standing'], $again['rejected']],
             'what stands is left as it is',
         );
+    }
+
+    public function test_a_certificate_is_held_against_the_day_that_the_file_names_and_not_against_that_of_the_import(): void
+    {
+        $row = Instrument::query()->findOrFail(self::GOOD['instrument']);
+        $overdue = function (string $due) use ($row): mixed {
+            $this->throwTheLogAway();
+            $calibration = ['expanded_mm' => 0.5, 'factor' => 2, 'due' => $due];
+            $row->forceFill(['body' => ['calibration' => $calibration] + $row->body])->save();
+            $this->history();
+            $this->takenIn('readings', self::csv([self::GOOD]), 1);
+
+            return $this->getJson('/api/jobs/'.self::JOB)->assertOk()->json('state.found.overdue_since');
+        };
+        self::assertNull($overdue('2025-03-01'));
+        self::assertSame('2025-01-09', $overdue('2025-01-09'));
     }
 
     /** @return iterable<string, array{array<string, string>, string}> */
