@@ -18,11 +18,8 @@ final readonly class Check
         public array $finds,
         public float $minutes,
         public Effort $effort,
-        /**
-         * What is asked elsewhere in the product by the same thing: `reading`, `inspection:wire`, `proof:snap_shut`,
-         * `measure:friction_plate`.
-         */
-        public ?string $of = null,
+        /** What of a job is the same look; null where a job asks for no such thing. */
+        public ?JobItem $of = null,
         /** Whether it is told by what is on file, and asked of nobody. */
         public bool $isOnFile = false,
         /** @var list<string> what nobody runs the machine with */
@@ -56,7 +53,6 @@ final readonly class Check
             $finds,
             0.0,
             Effort::none(),
-            'story',
             isOnFile: true,
         );
     }
@@ -136,13 +132,28 @@ final readonly class Check
             ['tight' => 'Too little', 'loose' => 'Too much'],
             $minutes,
             Effort::none()->using('rule or caliper'),
-            'reading',
+            JobItem::reading(),
         );
     }
 
-    public function as(string $of): self
+    public function asInspection(string $key): self
     {
-        return $this->with($this->effort, $of);
+        return $this->with($this->effort, JobItem::inspection($key));
+    }
+
+    public function asProof(string $key): self
+    {
+        return $this->with($this->effort, JobItem::proof($key));
+    }
+
+    public function asMeasure(string $key): self
+    {
+        return $this->with($this->effort, JobItem::measure($key));
+    }
+
+    public function asThread(): self
+    {
+        return $this->with($this->effort, JobItem::thread());
     }
 
     /** The same look where its family asks for it nowhere else. */
@@ -213,7 +224,7 @@ final readonly class Check
     public const RIGHT = 'right';
 
     /** @param  list<string>|null  $stopsOn  null for what it stops on already */
-    private function with(Effort $effort, ?string $of, ?array $stopsOn = null): self
+    private function with(Effort $effort, ?JobItem $of, ?array $stopsOn = null): self
     {
         return new self(
             $this->key,

@@ -22,12 +22,12 @@ final readonly class JobAnswer
     /** @return Draft|null null where the job asks for no such thing, or asks for more: a reading, a pose, a measure */
     public static function of(Check $check, string $answer, BenchState $state): ?Draft
     {
-        [$kind, $key] = [...explode(':', $check->of ?? '', 2), ''];
+        $key = $check->of->key ?? '';
 
-        return match ($kind) {
-            'inspection' => self::inspection($check, $key, $answer, $state),
-            'proof' => self::proof($check, $key, $answer, $state),
-            default => null,
+        return match ($check->of?->kind) {
+            JobItemKind::Inspection => self::inspection($check, $key, $answer, $state),
+            JobItemKind::Proof => self::proof($check, $key, $answer, $state),
+            null, JobItemKind::Reading, JobItemKind::Thread, JobItemKind::Measure => null,
         };
     }
 

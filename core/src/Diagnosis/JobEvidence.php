@@ -48,15 +48,15 @@ final readonly class JobEvidence
      */
     private function seen(Check $check): array
     {
-        [$kind, $key] = [...explode(':', $check->of ?? '', 2), ''];
+        $key = $check->of->key ?? '';
 
-        return match ($kind) {
-            'reading' => $this->reading(),
-            'inspection' => $this->inspection($check, $key),
-            'proof' => $this->proof($check, $key),
-            'thread' => $this->thread(),
-            'measure' => $this->measure($check, $key),
-            default => [],
+        return match ($check->of?->kind) {
+            null => [],
+            JobItemKind::Reading => $this->reading(),
+            JobItemKind::Inspection => $this->inspection($check, $key),
+            JobItemKind::Proof => $this->proof($check, $key),
+            JobItemKind::Thread => $this->thread(),
+            JobItemKind::Measure => $this->measure($check, $key),
         };
     }
 

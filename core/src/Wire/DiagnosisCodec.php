@@ -232,7 +232,6 @@ final readonly class DiagnosisCodec
             'tools' => $check->effort->tools ?? $remedy?->tools,
             'caution' => self::words($next->before, $check?->effort->caution, $remedy?->caution),
             'steps' => $remedy->steps ?? [],
-            'of' => $check?->of,
             'answers' => array_map(
                 static fn (string $key, string $label): array => [
                     'key' => $key,

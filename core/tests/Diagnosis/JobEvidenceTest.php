@@ -13,6 +13,7 @@ use VividPull\Core\Diagnosis\Check;
 use VividPull\Core\Diagnosis\Evidence;
 use VividPull\Core\Diagnosis\JobAnswer;
 use VividPull\Core\Diagnosis\JobEvidence;
+use VividPull\Core\Diagnosis\JobItemKind;
 use VividPull\Core\Family\Families;
 use VividPull\Core\Input\Node;
 use VividPull\Core\Judging\GateState;
@@ -209,9 +210,9 @@ final class JobEvidenceTest extends TestCase
         $look = Causes::of($family)->checks[$check];
         $said = JobAnswer::of($look, $answer, $job);
         if ($said === null) {
-            self::assertDoesNotMatchRegularExpression(
-                '/^inspection:/',
-                $look->of ?? '',
+            self::assertNotSame(
+                JobItemKind::Inspection,
+                $look->of?->kind,
                 'an inspection that the job does not know',
             );
 

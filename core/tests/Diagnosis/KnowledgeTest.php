@@ -92,7 +92,7 @@ final class KnowledgeTest extends TestCase
             $gates[$asked->key] = $asked->gate;
         }
         foreach (Causes::of($family)->checks as $check) {
-            $gate = $gates[explode(':', $check->of ?? ':')[1] ?? ''] ?? null;
+            $gate = $gates[$check->of->key ?? ''] ?? null;
             if ($gate !== null && ($atRest[$gate->value] ?? false)) {
                 self::assertSame(array_keys($check->finds), $check->stopsOn, "{$check->key} is of the gate {$gate->value}");
             }
@@ -176,10 +176,11 @@ final class KnowledgeTest extends TestCase
         $measures = array_map(static fn (MeasureKey $one): string => "measure:{$one->value}", MeasureKey::cases());
         foreach (Causes::of($family)->checks as $check) {
             if ($check->of !== null) {
+                $called = strtolower($check->of->kind->name).($check->of->key === '' ? '' : ":{$check->of->key}");
                 self::assertContains(
-                    $check->of,
-                    ['reading', 'thread', 'story', ...$inspections, ...$proofs, ...$measures],
-                    "{$check->key} is called {$check->of}",
+                    $called,
+                    ['reading', 'thread', ...$inspections, ...$proofs, ...$measures],
+                    "{$check->key} is called {$called}",
                 );
             }
         }

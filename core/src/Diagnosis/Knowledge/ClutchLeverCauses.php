@@ -44,10 +44,10 @@ final readonly class ClutchLeverCauses implements KnownFamily
             Check::play(),
             Check::story([...Shared::SHRINKS, ...Shared::GROWS, ...Shared::JUMPED]),
             Check::of('heat', 'Engine', 'A hand near the case: as cold, or as hot, as the figure is for?', 'As the figure wants it', ['other' => 'Hotter or colder than that'], 0.5)->saying('Hot case and exhaust burn.'),
-            Check::of('springs_felt', 'Lever drawn slowly', 'Past the return spring it should grow much heavier.', 'The clutch springs are felt', ['return_only' => 'Only the return spring is felt'], 0.5)->as('proof:springs_felt'),
-            Check::of('arm_free', 'Release arm', 'Wiggle it with the lever at rest.', 'Loose, just feelable', ['no' => 'Not loose at all'], 0.5)->as('proof:arm_loose'),
-            Check::of('perch', 'Perch and barrel', 'Take hold of the barrel and wiggle it; look at its thread and slot.', 'Firm', ['loose' => 'Wobbles, stripped or cracked'], 0.5)->as('inspection:perch'),
-            Check::of('arm', 'Release arm and bracket', 'Look along the bracket while somebody draws the lever.', 'Straight, spring whole', ['bent' => 'Bracket bent or gives', 'weak_spring' => 'Return spring weak, broken or unhooked'], 1.0)->as('inspection:arm'),
+            Check::of('springs_felt', 'Lever drawn slowly', 'Past the return spring it should grow much heavier.', 'The clutch springs are felt', ['return_only' => 'Only the return spring is felt'], 0.5)->asProof('springs_felt'),
+            Check::of('arm_free', 'Release arm', 'Wiggle it with the lever at rest.', 'Loose, just feelable', ['no' => 'Not loose at all'], 0.5)->asProof('arm_loose'),
+            Check::of('perch', 'Perch and barrel', 'Take hold of the barrel and wiggle it; look at its thread and slot.', 'Firm', ['loose' => 'Wobbles, stripped or cracked'], 0.5)->asInspection('perch'),
+            Check::of('arm', 'Release arm and bracket', 'Look along the bracket while somebody draws the lever.', 'Straight, spring whole', ['bent' => 'Bracket bent or gives', 'weak_spring' => 'Return spring weak, broken or unhooked'], 1.0)->asInspection('arm'),
             Check::of('oil', 'Engine oil', 'What was filled in, and when: the right kind for a wet clutch, and fresh?', 'The right kind, and fresh', ['wrong' => 'Another kind, or old'], 3.0),
             Check::oilAge(),
             Shared::conduit(),
@@ -67,8 +67,8 @@ final readonly class ClutchLeverCauses implements KnownFamily
             $in(Check::of('rod', 'Ends of screw, rod and arm', 'Take the rod out and look at its ends.', 'Flat and bright', ['worn' => 'Worn, mushroomed or blue'], 5.0)->using('light')),
             $in(Check::of('basket', 'Basket, hub and pressure plate', 'A fingernail along the fingers of the basket and the splines of the hub.', 'Smooth', ['notched' => 'Ridges that catch the nail'], 4.0)->using('light')),
             $in(Check::of('plates', 'Friction and steel plates', 'Measure each friction plate; steel plates on glass, and their colour.', 'Thick enough, flat, no blue', ['worn' => 'Under their limit, warped or blue'], 12.0)
-                ->as('measure:friction_plate')->using('caliper, glass plate, feeler')),
-            $in(Check::of('springs', 'Clutch springs', 'Measure each one standing free.', 'Long enough', ['short' => 'One is short'], 10.0)->as('measure:clutch_spring')->using('caliper')),
+                ->asMeasure('friction_plate')->using('caliper, glass plate, feeler')),
+            $in(Check::of('springs', 'Clutch springs', 'Measure each one standing free.', 'Long enough', ['short' => 'One is short'], 10.0)->asMeasure('clutch_spring')->using('caliper')),
         ];
     }
 

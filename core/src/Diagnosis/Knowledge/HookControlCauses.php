@@ -33,8 +33,8 @@ final readonly class HookControlCauses implements KnownFamily
         return [
             Shared::wire(),
             Shared::adjusters(),
-            Check::of('spring', 'Idler spring and arm', 'Belt cover off: spring whole, arm free?', 'Whole and free', ['broken' => 'Spring broken or unhooked', 'stiff' => 'Arm stiff'], 2.0)->as('inspection:spring')->under('belt cover', 8.0)->saying('Spark lead off before a hand goes in.'),
-            Check::of('belt', 'Belt', 'Cover off: glazed, cracked, or longer than the idler takes up?', 'Good', ['worn' => 'Stretched, glazed or cracked', 'off' => 'Off its wheel, or behind its guide'], 2.0)->as('inspection:belt')->under('belt cover', 8.0)->saying('Spark lead off before a hand goes in.'),
+            Check::of('spring', 'Idler spring and arm', 'Belt cover off: spring whole, arm free?', 'Whole and free', ['broken' => 'Spring broken or unhooked', 'stiff' => 'Arm stiff'], 2.0)->asInspection('spring')->under('belt cover', 8.0)->saying('Spark lead off before a hand goes in.'),
+            Check::of('belt', 'Belt', 'Cover off: glazed, cracked, or longer than the idler takes up?', 'Good', ['worn' => 'Stretched, glazed or cracked', 'off' => 'Off its wheel, or behind its guide'], 2.0)->asInspection('belt')->under('belt cover', 8.0)->saying('Spark lead off before a hand goes in.'),
             Check::of('hole', 'Z-bend', 'Which hole is it in, and is the bend whole?', 'In its hole, whole', ['wrong' => 'In another hole', 'worn' => 'Worn thin or opened'], 1.0)->stoppingOn('worn')->first(),
             Check::of('rest', 'Control let go, engine off', 'Pull the belt by hand at the idler: is it loose?', 'Loose', ['tight' => 'Tight'], 1.0)->stoppingOn('tight')->under('belt cover', 8.0),
             Check::of('drive', 'Pulled, then let go', 'Does it drive fully, and stand when let go?', 'Both', ['slips' => 'It slips, or hardly turns', 'turns' => 'It turns when let go'], 3.0)->stoppingOn('turns')->running('Belt cover on. Outdoors: carbon monoxide kills. Auger area clear: use a stick, never a hand.'),

@@ -34,7 +34,7 @@ final readonly class ModeCablesCauses implements KnownFamily
             Shared::wire(),
             Shared::adjusters(),
             Shared::drag(5.0),
-            Check::of('arm', 'Arm and its notches', 'Straight, notches sharp?', 'Straight and sharp', ['bent' => 'Bent or worn'], 2.0)->as('inspection:arm')->first(),
+            Check::of('arm', 'Arm and its notches', 'Straight, notches sharp?', 'Straight and sharp', ['bent' => 'Bent or worn'], 2.0)->asInspection('arm')->first(),
             Check::of('park', 'Park', 'Rear wheels on stands, a wheel turned so that teeth can meet: both locked?', 'Both locked', ['turns' => 'One turns', 'grates' => 'It grates'], 3.0)->stoppingOn('turns', 'grates')->using('rated stands'),
             Check::of('turf', 'Turf', 'On stands: does one spin free?', 'One spins free', ['locked' => 'Both turn together', 'grates' => 'It grates'], 2.0)->using('rated stands'),
             Check::of('two', 'Two-wheel', 'On stands: do both turn together?', 'Both together', ['free' => 'One spins free', 'locked' => 'Locked'], 2.0)->using('rated stands'),

@@ -28,7 +28,7 @@ final readonly class Shared
             ['frayed' => 'Frayed, rusty or kinked'],
             1.0,
         )->stoppingOn('frayed')
-            ->as('inspection:wire')->saying('Gloves: broken strands cut.')->first();
+            ->asInspection('wire')->saying('Gloves: broken strands cut.')->first();
     }
 
     public static function conduit(): Check
@@ -44,7 +44,7 @@ final readonly class Shared
                 'unseated' => 'A ferrule out of its seat',
             ],
             2.0,
-        )->as('inspection:conduit');
+        )->asInspection('conduit');
     }
 
     /** @param  float  $minutes  to unhook it and hook it on again */
@@ -70,7 +70,7 @@ final readonly class Shared
             'In their healthy zone',
             ['end' => 'At the end of the thread, or nearly'],
             0.5,
-        )->as('thread');
+        )->asThread();
     }
 
     public const GROWS = ['grows' => 'Its play grows from job to job'];

@@ -33,7 +33,7 @@ final readonly class SharedDrive
             Check::of('belt', 'Belt', 'Cover off: glazed, cracked, or longer than the idler takes up?', 'Good', ['worn' => 'Stretched, glazed or cracked', 'off' => 'Off its wheel, or behind its guide'], 2.0)->under('belt cover', 8.0)->saying('Spark lead off before a hand goes in.'),
             Check::of('lining', 'Clutch lining or cone', 'Look at it, and smell: thin, glazed, oily?', 'Good', ['worn' => 'Thin, glazed or oily'], 6.0)->under('belt cover', 8.0)->using('light'),
             Check::of('spring', 'Springs', 'At the clutch arm and the handle: whole and hooked?', 'Whole and hooked', ['broken' => 'Weak, broken or unhooked'], 1.5),
-            Check::of('load', 'Under load', 'Engine speed holds: does ground speed drop?', 'It pulls', ['slips' => 'It slips'], 3.0)->as('proof:under_load')->running('Light load first. Outdoors: carbon monoxide kills. Operator in place, nobody in front.'),
+            Check::of('load', 'Under load', 'Engine speed holds: does ground speed drop?', 'It pulls', ['slips' => 'It slips'], 3.0)->asProof('under_load')->running('Light load first. Outdoors: carbon monoxide kills. Operator in place, nobody in front.'),
             Check::of('clamp', 'Pinch clamp', 'Mark the wire and pull: does it slip through?', 'Held', ['slips' => 'It slips'], 1.5)->using('pen'),
             Shared::conduit(),
             Shared::drag(5.0),

@@ -32,10 +32,10 @@ final readonly class SpeedSelectorCauses implements KnownFamily
         return [
             Shared::wire(),
             Shared::drag(5.0),
-            Check::of('bracket', 'Arm and bracket', 'Marked where they stand: straight, tight?', 'Straight and tight', ['bent' => 'Bent', 'slipped' => 'The bracket slipped from its mark'], 2.0)->as('inspection:bracket')->first(),
+            Check::of('bracket', 'Arm and bracket', 'Marked where they stand: straight, tight?', 'Straight and tight', ['bent' => 'Bent', 'slipped' => 'The bracket slipped from its mark'], 2.0)->asInspection('bracket')->first(),
             Check::of('r1', 'First reverse', 'Wheels up, R1: which way do they turn?', 'Backward, slowly', ['forward' => 'Forward, or not at all'], 3.0)->stoppingOn('forward')->running('Outdoors: carbon monoxide kills. Operator in place, nobody in front.'),
             Check::of('f1', 'First forward', 'Wheels up, F1: which way do they turn?', 'Forward, slowly', ['backward' => 'Backward, or not at all'], 3.0)->stoppingOn('backward')->running('Outdoors: carbon monoxide kills. Operator in place, nobody in front.'),
-            Check::of('disc', 'Friction wheel and disc', 'Cover off: rubber worn, disc oily?', 'Dry, rubber good', ['oily' => 'Oily', 'worn' => 'Rubber worn'], 3.0)->as('inspection:disc')->under('bottom cover', 6.0),
+            Check::of('disc', 'Friction wheel and disc', 'Cover off: rubber worn, disc oily?', 'Dry, rubber good', ['oily' => 'Oily', 'worn' => 'Rubber worn'], 3.0)->asInspection('disc')->under('bottom cover', 6.0),
             Check::of('pivot', 'Arm by hand', 'Cable unhooked, spring clamped: does the arm swing freely?', 'Freely', ['stiff' => 'Stiff or rusty'], 4.0)->under('bottom cover', 6.0)->saying('A strong return spring: clamp the arm first.'),
             Check::of('zbend', 'Z-bend', 'Both ends: worn thin, opened or broken?', 'Whole', ['worn' => 'Worn, opened or broken'], 1.0)->stoppingOn('worn'),
             Shared::conduit()->onlyHere(),

@@ -33,9 +33,9 @@ final readonly class TwistGripCauses implements KnownFamily
         return [
             Shared::wire(),
             Shared::adjusters(),
-            Check::of('groove', 'Wire on its drum', 'Housing open a little, grip turned: does the wire lie in its groove?', 'In its groove', ['out' => 'Out of its groove'], 3.0)->stoppingOn('out')->as('proof:wire_in_groove')->using('screwdriver')->first(),
-            Check::of('spring', 'Return spring and bracket', 'At the carburettor, grip let go: spring whole and hooked, bracket straight?', 'Whole and straight', ['weak' => 'Weak, broken or unhooked', 'bent' => 'Bracket bent'], 2.0)->stoppingOn('weak')->as('inspection:spring'),
-            Check::of('grip', 'Grip and drum', 'Push it along the bar end and turn it: does it bind or slip on its tube?', 'Turns freely', ['binds' => 'Binds on the bar end', 'slips' => 'Rubber turns on the tube'], 0.5)->stoppingOn('binds')->as('inspection:grip'),
+            Check::of('groove', 'Wire on its drum', 'Housing open a little, grip turned: does the wire lie in its groove?', 'In its groove', ['out' => 'Out of its groove'], 3.0)->stoppingOn('out')->asProof('wire_in_groove')->using('screwdriver')->first(),
+            Check::of('spring', 'Return spring and bracket', 'At the carburettor, grip let go: spring whole and hooked, bracket straight?', 'Whole and straight', ['weak' => 'Weak, broken or unhooked', 'bent' => 'Bracket bent'], 2.0)->stoppingOn('weak')->asInspection('spring'),
+            Check::of('grip', 'Grip and drum', 'Push it along the bar end and turn it: does it bind or slip on its tube?', 'Turns freely', ['binds' => 'Binds on the bar end', 'slips' => 'Rubber turns on the tube'], 0.5)->stoppingOn('binds')->asInspection('grip'),
             Check::play(),
             Check::story([...Shared::GROWS, ...Shared::JUMPED]),
             Check::of('steering', 'Play while steering', 'Read at full left and full right as well.', 'Inside everywhere', ['tight' => 'Goes tight at one side'], 2.0)->stoppingOn('tight')->using('rule or caliper'),

@@ -1480,7 +1480,6 @@ export type Diagnosis = {
          * How a cause that is no setting is put right; empty for a look, and for a setting, which its job plans.
          */
         steps: Array<string>;
-        of: string | null;
         answers: Array<{
             key: string;
             label: string;

@@ -1071,7 +1071,6 @@ export const zDiagnosis = z.object({
         tools: z.nullable(z.string()),
         caution: z.nullable(z.string()),
         steps: z.array(z.string()),
-        of: z.nullable(z.string()),
         answers: z.array(z.object({
             key: z.string(),
             label: z.string(),
