@@ -51,6 +51,12 @@ final readonly class Fraction
         return $this->writtenAsFraction ? 1 / $this->below : 10.0 ** -$this->decimals;
     }
 
+    /** Into how many parts it was written: 32 for `3/32`; 1 for a decimal number. */
+    public function parts(): int
+    {
+        return $this->writtenAsFraction ? $this->below : 1;
+    }
+
     /** @param  array<array-key, string>  $part */
     private static function fromParts(string $text, array $part): self
     {

@@ -9,6 +9,8 @@ namespace VividPull\Core\Quantity;
  * thou`, `nickel`, `2.2 ft-lb`.
  *
  * A bare number is in the default unit; a bare fraction is inches, and the answer says so; a comma is a decimal mark.
+ * A bare fraction that stands on no rule in inches (`10/11`, `16/15`) is more likely two readings, and one of
+ * millimetres in fine parts (`3/32 mm`) a slip: both are asked about.
  * `3 to 4` is kept as its middle, and `9.6 ± 0.3` as 9.6. Only what was written coarser than it was read widens it: a
  * range by its width, an unreduced fraction (`4/8`) by its parts, and `about` by the step it was written in.
  */
@@ -27,6 +29,12 @@ final readonly class QuantityReader
     /** `9.6 ± 0.3 mm`: a size and how far it may be off either way. */
     private const EITHER_WAY = '/^(?<number>'.self::NUMBER.')\s*(?:±|\+\s*\/?\s*-)\s*(?<off>'.self::NUMBER
         .')\s*(?<unit>.*)$/su';
+
+    /** Parts of an inch that rules and books have. */
+    private const PARTS_OF_AN_INCH = [2, 4, 8, 16, 32, 64, 128];
+
+    /** Into more parts than these nobody reads a millimetre (ours). */
+    private const MOST_PARTS_OF_A_MM = 5;
 
     private function __construct(private Unit $default) {}
 
@@ -77,6 +85,9 @@ final readonly class QuantityReader
     private function eitherWay(string $entered, string $said, string $off, string $unitSaid): ReadQuantity
     {
         $half = Fraction::fromText($off)->toFloat();
+        if ($unitSaid === '' && str_contains($off, '/')) {
+            self::mustStandOnARule($off);
+        }
         [$unit, $assumed] = $this->unit(Fraction::fromText($said), $unitSaid, $said);
         if ($half <= 0.0) {
             throw NotUnderstood::line(
@@ -98,6 +109,9 @@ final readonly class QuantityReader
     {
         [$low, $high] = [Fraction::fromText($from), Fraction::fromText($to)];
         [$unit, $assumed] = $this->unit($high, $unitTo === '' ? $unitFrom : $unitTo, $to);
+        if ($low->writtenAsFraction && $unitFrom.$unitTo === '') {
+            self::mustStandOnARule($from);
+        }
         if ($unitFrom !== '' && $this->unit($low, $unitFrom, $from)[0] !== $unit) {
             throw NotUnderstood::line(
                 "Read {$entered} as a range, but its two ends are in two units. Type both in one.",
@@ -137,13 +151,30 @@ final readonly class QuantityReader
     private function unit(Fraction $number, string $unit, string $said): array
     {
         if ($unit === '' && $number->writtenAsFraction) {
+            self::mustStandOnARule($said);
+
             return [Unit::Inch, 'A fraction without a unit was taken as inches.'];
         }
+        $known = $unit === '' ? $this->default : Unit::tryFromText($unit) ?? throw NotUnderstood::unit($said, $unit);
+        if ($known === Unit::Millimetre && $number->writtenAsFraction && $number->parts() > self::MOST_PARTS_OF_A_MM) {
+            throw NotUnderstood::line(
+                "Read {$said} mm, but nobody reads a millimetre so finely. Type {$said} in, or the millimetres with a decimal mark.",
+            );
+        }
 
-        return [
-            $unit === '' ? $this->default : Unit::tryFromText($unit) ?? throw NotUnderstood::unit($said, $unit),
-            null,
-        ];
+        return [$known, null];
+    }
+
+    /** @throws NotUnderstood If no rule in inches shows the fraction: a whole number first, then its parts. */
+    private static function mustStandOnARule(string $said): void
+    {
+        preg_match('/(\d+)\s*\/\s*(\d+)$/', $said, $part);
+        [$top, $below] = [(int) ($part[1] ?? 0), (int) ($part[2] ?? 1)];
+        if (! in_array($below, self::PARTS_OF_AN_INCH, true) || $top >= $below) {
+            throw NotUnderstood::line(
+                "Read {$said}, but a rule in inches shows no such fraction. Type two readings one after the other; if it is inches, write in behind it.",
+            );
+        }
     }
 
     private function entered(string $text): string

@@ -32,9 +32,11 @@ final class QuantityReaderTest extends TestCase
         yield 'centimetres' => ['1.2 cm', 12.0];
         yield 'spaces anywhere' => ["  4.2 \t mm ", 4.2];
         yield 'a fraction of a millimetre, when it says so' => ['1/2 mm', 0.5];
+        yield 'more than a whole inch, when it says so' => ['5/4 in', 31.75];
+        yield 'tenths of an inch, when it says so' => ['3/10 in', 7.62];
         yield 'zero is a size' => ['0', 0.0];
         foreach ([
-            '⅛' => 1 / 8, '⅜' => 3 / 8, '⅝' => 5 / 8, '⅞' => 7 / 8, '⅓' => 1 / 3, '⅔' => 2 / 3, '1⅛' => 9 / 8,
+            '⅛' => 1 / 8, '⅜' => 3 / 8, '⅝' => 5 / 8, '⅞' => 7 / 8, '⅓ in' => 1 / 3, '⅔ in' => 2 / 3, '1⅛' => 9 / 8,
             '1 ⅝ in' => 13 / 8,
         ] as $text => $inches) {
             yield "a vulgar fraction: {$text}" => [$text, 25.4 * $inches];
@@ -162,6 +164,17 @@ final class QuantityReaderTest extends TestCase
         yield 'nothing over nothing' => [
             '3/0 in',
             '“3/0” has 0 below the line, which is no size. Type the fraction again, such as 3/32 in.',
+        ];
+        foreach (['10/11', '15 / 14', '16/16', '2/3', '⅓', 'about 9/10', '10/11 to 11/12', '1/4 ± 5/4'] as $two) {
+            preg_match('/\d+\s*\/\s*\d+$/', strtr($two, ['⅓' => '1/3']), $said);
+            yield "two readings, or no fraction of a rule: {$two}" => [
+                $two,
+                "Read {$said[0]}, but a rule in inches shows no such fraction. Type two readings one after the other; if it is inches, write in behind it.",
+            ];
+        }
+        yield 'millimetres so fine as nobody reads them' => [
+            '3/32 mm',
+            'Read 3/32 mm, but nobody reads a millimetre so finely. Type 3/32 in, or the millimetres with a decimal mark.',
         ];
         yield 'no number' => [
             'abc',
