@@ -41,6 +41,7 @@ use VividPull\Core\Quantity\Spoken;
 use VividPull\Core\Quantity\Steps;
 use VividPull\Core\Quantity\StepUnit;
 use VividPull\Core\Quantity\Unit;
+use VividPull\Core\Quantity\Writing;
 use VividPull\Core\Spec\EngineHeat;
 use VividPull\Core\Spec\Parking;
 use VividPull\Core\Spec\Policy;
@@ -409,7 +410,7 @@ final readonly class BenchLine
     private function move(string $line): Draft
     {
         $sign = $line[0] === '-' ? -1 : 1;
-        $amount = mb_strtolower(trim(mb_substr($line, 1)));
+        $amount = Writing::of(mb_strtolower(trim(mb_substr($line, 1))))->plain;
         if (preg_match('/^[\d.,\/ ]+$/', $amount) === 1) {
             throw NotUnderstood::line(
                 "Is {$line} a reading or a move? Type {$amount} for a reading, or {$this->asMoves($line[0], $amount)}.",
@@ -446,15 +447,13 @@ final readonly class BenchLine
      */
     private function moveInWords(string $line): ?Draft
     {
-        $plain = str_replace([' and ', ' of wire', 'the '], [' ', '', ''], mb_strtolower($line));
         $adjuster = $this->adjusterShown();
         // Where it stands is asked: what is said of that is no move.
-        if (
-            $adjuster === null
-            || $this->item()?->kind === ItemKind::Thread
-            || preg_match('/\d[\d.,\/ ]*(turn|flat|click|bevel|rung|hole|mm|in\b|inch|"|t\b|f\b|c\b|r\b|h\b)/', $plain) !== 1
-            || (preg_match('/\d[\d.,\/ ]*(in\b|inch|")/', $plain) === 1 && ! $this->slides($adjuster))
-        ) {
+        if ($adjuster === null || $this->item()?->kind === ItemKind::Thread) {
+            return null;
+        }
+        $plain = str_replace([' and ', ' of wire', 'the '], [' ', '', ''], Writing::of(mb_strtolower($line))->plain);
+        if (preg_match('/\d[\d.,\/ ]*(in\b|inch|")/', $plain) === 1 && ! $this->slides($adjuster)) {
             return null;
         }
         foreach ($adjuster->ways()->typed() as $said => $sign) {
@@ -465,8 +464,22 @@ final readonly class BenchLine
                 }
             }
         }
+        $steps = '/\d[\d.,\/ ]*?(?:'.StepUnit::typed().')(?![a-z])(?: ?\d+ ?f(?:lats?)?(?![a-z]))?/';
 
-        return null;
+        return preg_match($steps, $plain, $move) === 1
+            ? throw self::halfSaid($line, $plain, $move[0], $adjuster)
+            : null;
+    }
+
+    /** Steps of an adjuster with none of its ways, or with more than the move. */
+    private static function halfSaid(string $line, string $plain, string $move, Adjuster $adjuster): NotUnderstood
+    {
+        $ways = $adjuster->ways();
+        $why = preg_match('/[+\-] ?\d/', $plain) === 1
+            ? "not all of it. Type the move alone; the screen shows of which adjuster. The {$adjuster->name()} counts in {$adjuster->counting()->example()}."
+            : "not which way. Type {$move} {$ways->outward}, or {$move} {$ways->inward}.";
+
+        return NotUnderstood::line('Read '.Quoted::text($line)." as a move, but {$why}");
     }
 
     /** Whether it is moved by a length, and inches are not the way in. */
@@ -623,8 +636,8 @@ final readonly class BenchLine
         $read = QuantityReader::defaultingTo($usual)->read($line);
         if ($read->dimension !== $key->dimension()) {
             throw NotUnderstood::line(
-                "Read {$read->entered}, which is a {$read->dimension->value}; ".lcfirst($key->label())
-                    ." is a {$key->dimension()->value}. Type it in ".Spoken::units()->of($key->dimension())->value.'.',
+                "Read {$read->entered}, which is {$read->dimension->withArticle()}; ".lcfirst($key->label())
+                    ." is {$key->dimension()->withArticle()}. Type it in ".Spoken::units()->of($key->dimension())->value.'.',
             );
         }
 
@@ -669,7 +682,7 @@ final readonly class BenchLine
     {
         if ($read->dimension !== Dimension::Length) {
             throw NotUnderstood::line(
-                "Read {$read->entered}, which is a {$read->dimension->value}; {$what} is a length. Type it in mm or in.",
+                "Read {$read->entered}, which is {$read->dimension->withArticle()}; {$what} is a length. Type it in mm or in.",
             );
         }
     }

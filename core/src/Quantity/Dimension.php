@@ -15,6 +15,12 @@ enum Dimension: string
     case Time = 'time';
     case Speed = 'speed';
 
+    /** As a sentence names one of it: `a length`, `an angle`. */
+    public function withArticle(): string
+    {
+        return ($this === self::Angle ? 'an ' : 'a ').$this->value;
+    }
+
     public function internalUnit(): string
     {
         return match ($this) {

@@ -70,6 +70,19 @@ enum StepUnit: string
         };
     }
 
+    /** How steps are typed, and the flats of a turn, as the alternatives of a pattern; a length is none. */
+    public static function typed(): string
+    {
+        $words = ['flats', 'flat', 'f'];
+        foreach (self::cases() as $unit) {
+            if ($unit !== self::Millimetre) {
+                $words = [...$words, $unit->plural(), $unit->value, $unit->letters()];
+            }
+        }
+
+        return implode('|', $words);
+    }
+
     public static function fromLetters(string $letters): ?self
     {
         foreach (self::cases() as $unit) {

@@ -104,7 +104,7 @@ final readonly class TypedQuantities
         if ($read->dimension !== $dimension) {
             throw BadFile::at(
                 $path,
-                "read {$read->entered}, which is a {$read->dimension->value}; this is a {$dimension->value}, in "
+                "read {$read->entered}, which is {$read->dimension->withArticle()}; this is {$dimension->withArticle()}, in "
                     .Spoken::units()->of($dimension)->value.'.',
             );
         }

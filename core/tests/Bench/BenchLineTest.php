@@ -52,6 +52,11 @@ final class BenchLineTest extends TestCase
         yield 'with spaces and words' => ['- 1 turn 3 flats', -1.5];
         yield 'a fraction of a turn' => ['+1/4t', 0.25];
         yield 'a real minus sign' => ['−3f', -0.5];
+        yield 'half a turn, in words' => ['half a turn out', 0.5];
+        yield 'a half of print' => ['½ turn in', -0.5];
+        yield 'a half of print, with its sign' => ['+1½t', 1.5];
+        yield 'a quarter, in words' => ['-quarter turn', -0.25];
+        yield 'flats in words' => ['two flats in', -2 / 6];
     }
 
     #[DataProvider('moves')]
@@ -142,6 +147,30 @@ final class BenchLineTest extends TestCase
         yield 'steps this adjuster does not count in' => [
             '+3c',
             'Read “+3c” as a move, but “c” is no step of it. The engine bracket counts in turns and flats: +1t, -2f or +1t2f.',
+        ];
+        yield 'turns without a way' => [
+            'half turn',
+            'Read “half turn” as a move, but not which way. Type 1/2 turn out, or 1/2 turn in.',
+        ];
+        yield 'turns and flats without a way' => [
+            '1t2f',
+            'Read “1t2f” as a move, but not which way. Type 1t2f out, or 1t2f in.',
+        ];
+        yield 'a way that depends on where one stands' => [
+            '2 flats clockwise',
+            'Read “2 flats clockwise” as a move, but not which way. Type 2 flats out, or 2 flats in.',
+        ];
+        yield 'a way without its steps' => [
+            '1/4 out',
+            'Is +1/4 a reading or a move? Type 1/4 for a reading, or +1/4t for turns and +1/4f for flats.',
+        ];
+        yield 'with the name of the adjuster' => [
+            'bracket +1t',
+            'Read “bracket +1t” as a move, but not all of it. Type the move alone; the screen shows of which adjuster. The engine bracket counts in',
+        ];
+        yield 'an angle where a length is due' => [
+            '90°',
+            'Read 90°, which is an angle; play is a length. Type it in mm or in.',
         ];
         yield 'a move of nothing' => ['+0t', 'A move of nothing is no move. Type how far it was turned, such as +2f.'];
         yield 'more turns than any thread has' => ['+900t', 'Read +900t, but no adjuster has that many turns.'];

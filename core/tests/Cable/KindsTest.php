@@ -14,6 +14,7 @@ use VividPull\Core\Quantity\LengthStyle;
 use VividPull\Core\Quantity\NotUnderstood;
 use VividPull\Core\Quantity\Spoken;
 use VividPull\Core\Quantity\Steps;
+use VividPull\Core\Quantity\StepUnit;
 use VividPull\Core\Tests\Support\TestJob;
 
 /** Every kind of adjuster at the bench: how it counts, which way slack goes, what is refused. */
@@ -178,6 +179,27 @@ final class KindsTest extends TestCase
             self::job($adjuster, 1.0)->line($line, 'in_band')->state->facts->readings->slack,
             1e-12,
         );
+    }
+
+    /** @param  array<string, mixed>  $adjuster */
+    #[DataProvider('moves')]
+    public function test_steps_without_a_way_are_asked_for_it_and_what_is_offered_can_be_typed(array $adjuster): void
+    {
+        $unit = self::job($adjuster, 1.0)->state->run->adjuster('it')?->counting()->unit ?? StepUnit::Turn;
+        $lines = ["1 {$unit->value}", "1{$unit->letters()}", "1 {$unit->value} more"];
+        foreach ($unit === StepUnit::Millimetre ? [] : $lines as $line) {
+            $job = self::job($adjuster, 1.0);
+            $said = $job->refusal(static fn (TestJob $one): TestJob => $one->line($line, 'in_band'));
+            self::assertMatchesRegularExpression('/^Read “.*” as a move, but not which way\. Type (.+), or (.+)\.$/', $said);
+            $offered = explode(', or ', rtrim(explode('Type ', $said)[1] ?? '', '.'));
+            $slack = static fn (string $typed): float => self::job($adjuster, 1.0)
+                ->line($typed, 'in_band')->state->facts->readings->slack;
+            self::assertEqualsWithDelta(0.0, array_sum(array_map($slack, $offered)), 1e-12, $said);
+            self::assertNotSame(0.0, $slack($offered[0]));
+            self::assertCount(2, $offered);
+            self::assertSame([], $job->state->facts->readings->moves);
+        }
+        self::assertNotSame('', $unit->letters());
     }
 
     public function test_where_it_stands_is_typed_as_it_is_said_and_is_no_move(): void
