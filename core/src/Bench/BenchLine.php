@@ -71,6 +71,8 @@ final readonly class BenchLine
 
     private const LONGEST = 500;
 
+    private const STUCK = ['seized', 'stuck'];
+
     private function __construct(
         private BenchState $state,
         private Shown $shown,
@@ -145,8 +147,11 @@ final readonly class BenchLine
             $word === 'v' => $this->void($rest),
             $word === 'thread' => $this->thread($rest),
             mb_strtolower($line) === self::ALL_OK => $this->allOk(),
-            $line === 'stop' => $this->atItsStop(),
-            $line === 'seized' => ThreadNoted::draftUncounted($this->adjuster()->id(), ThreadState::Seized),
+            mb_strtolower($line) === 'stop' => $this->atItsStop(),
+            in_array(mb_strtolower($line), self::STUCK, true) => ThreadNoted::draftUncounted(
+                $this->adjuster()->id(),
+                ThreadState::Seized,
+            ),
             mb_strtolower($line) === self::NOTHING_FOUND => NothingFound::draft(),
             $word === 'distances' => $this->distances($rest),
             $word === 'tag' => Tagged::draft(
@@ -157,7 +162,7 @@ final readonly class BenchLine
             mb_strtolower($line) === 'service' => PolicyChosen::draft(SettingMode::Service),
             mb_strtolower($line) === 'touch-up' => PolicyChosen::draft(SettingMode::TouchUp),
             mb_strtolower($line) === 'whole job' => PolicyChosen::draftWhole(),
-            $line === 'done' => $this->moveShown(),
+            mb_strtolower($line) === 'done' => $this->moveShown(),
             in_array($word, ['cold', 'hot'], true) => $this->condition($word, $rest),
             preg_match('/^[+\-]/', $line) === 1 => $this->move($line),
             default => $this->moveInWords($line) ?? $this->reading($line),
@@ -249,13 +254,29 @@ final readonly class BenchLine
         if (! $adjuster instanceof ThreadedAdjuster) {
             return $this->place($adjuster, $rest);
         }
-        $size = QuantityReader::defaultingTo($this->shown->unit)->read(self::needed(
-            $rest,
-            'Type the thread that shows, such as: thread 3.1 mm.',
-        ));
+        $rest = self::needed($rest, 'Type the thread that shows, such as: thread 3.1 mm.');
+        try {
+            $size = QuantityReader::defaultingTo($this->shown->unit)->read($rest);
+        } catch (NotUnderstood $no) {
+            throw preg_match('/\d/', $rest) === 1 && preg_match(self::steps($adjuster), mb_strtolower($rest)) !== 1
+                ? $no
+                : $this->noThread($rest);
+        }
         self::mustBeLength($size, 'the thread that shows');
 
         return ThreadNoted::draftShowing($adjuster, $size->value);
+    }
+
+    /** Words, or turns, where it is asked how much thread shows. */
+    private function noThread(string $said): NotUnderstood
+    {
+        $item = $this->item();
+
+        return NotUnderstood::line(
+            Quoted::text($said)
+                .' does not say how much thread shows. Type it in mm or in, such as 3.1 mm, or 0 where none does.'
+                .($item === null || $item->answers === [] ? '' : ' Or: '.self::hints($item).'.'),
+        );
     }
 
     /** The rung, hole or other place an adjuster stands on. */
@@ -464,11 +485,16 @@ final readonly class BenchLine
                 }
             }
         }
-        $steps = '/\d[\d.,\/ ]*?(?:'.StepUnit::typed().')(?![a-z])(?: ?\d+ ?f(?:lats?)?(?![a-z]))?/';
 
-        return preg_match($steps, $plain, $move) === 1
+        return preg_match(self::steps($adjuster), $plain, $move) === 1
             ? throw self::halfSaid($line, $plain, $move[0], $adjuster)
             : null;
+    }
+
+    /** What is said of steps: those of any adjuster by their words, its own by their letters too. */
+    private static function steps(Adjuster $adjuster): string
+    {
+        return '/\d[\d.,\/ ]*?(?:'.$adjuster->counting()->unit->typed().')(?![a-z])(?: ?\d+ ?f(?:lats?)?(?![a-z]))?/';
     }
 
     /** Steps of an adjuster with none of its ways, or with more than the move. */

@@ -70,17 +70,20 @@ enum StepUnit: string
         };
     }
 
-    /** How steps are typed, and the flats of a turn, as the alternatives of a pattern; a length is none. */
-    public static function typed(): string
+    /**
+     * How steps are said, as the alternatives of a pattern: of any kind by their words, these by their letters too. A
+     * length is none.
+     */
+    public function typed(): string
     {
-        $words = ['flats', 'flat', 'f'];
+        $words = ['flats', 'flat'];
         foreach (self::cases() as $unit) {
             if ($unit !== self::Millimetre) {
-                $words = [...$words, $unit->plural(), $unit->value, $unit->letters()];
+                $words = [...$words, $unit->plural(), $unit->value, ...($unit === $this ? [$unit->letters()] : [])];
             }
         }
 
-        return implode('|', $words);
+        return implode('|', $this->turns() ? [...$words, self::Turn->letters(), 'f'] : $words);
     }
 
     public static function fromLetters(string $letters): ?self

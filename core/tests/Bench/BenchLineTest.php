@@ -12,6 +12,7 @@ use VividPull\Core\Cable\Pose;
 use VividPull\Core\Errors\CoreError;
 use VividPull\Core\Log\Draft;
 use VividPull\Core\Log\EntryKind;
+use VividPull\Core\Quantity\NotUnderstood;
 use VividPull\Core\Tests\Support\Chance;
 use VividPull\Core\Tests\Support\TestJob;
 
@@ -122,6 +123,34 @@ final class BenchLineTest extends TestCase
             [EntryKind::Thread, ['adjuster' => 'perch', 'showing_mm' => 3.1]],
             [$draft->kind, $draft->body],
         );
+    }
+
+    public function test_turns_or_words_where_a_thread_is_asked_for_are_told_what_shows(): void
+    {
+        foreach (['2 turns', '2t', '6 flats', 'flush', 'all the way in', 'half way'] as $line) {
+            try {
+                self::draft("thread {$line}");
+                self::fail("{$line} is read");
+            } catch (NotUnderstood $no) {
+                self::assertStringStartsWith(
+                    "“{$line}” does not say how much thread shows. Type it in mm or in, such as 3.1 mm, or 0 where none does.",
+                    $no->getMessage(),
+                );
+            }
+        }
+        foreach (['seized', 'Seized', 'stuck'] as $line) {
+            self::assertSame(['adjuster' => 'bracket', 'seized' => true], self::draft($line, 'thread:bracket')->body);
+        }
+    }
+
+    public function test_words_of_the_line_may_begin_with_a_capital_as_phones_write_them(): void
+    {
+        self::assertEqualsWithDelta(5 / 6, self::draft('Done', turns: 5 / 6)->body['turns'], 1e-12);
+        self::assertSame(EntryKind::Note, self::draft('N boot torn')->kind);
+        self::assertSame(EntryKind::Tag, self::draft('Tag wire frayed')->kind);
+        self::assertSame(EntryKind::Condition, self::draft('Cold')->kind);
+        $this->expectExceptionMessage('No adjuster was turned to its stop.');
+        self::draft('Stop');
     }
 
     public function test_v_takes_back_the_last_entry_of_ones_own(): void

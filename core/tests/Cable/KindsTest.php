@@ -187,6 +187,8 @@ final class KindsTest extends TestCase
     {
         $unit = self::job($adjuster, 1.0)->state->run->adjuster('it')?->counting()->unit ?? StepUnit::Turn;
         $lines = ["1 {$unit->value}", "1{$unit->letters()}", "1 {$unit->value} more"];
+        // A length is a reading, also where the adjuster slides by lengths.
+        self::assertCount(1, self::job($adjuster, 1.0)->line('12.5 mm', 'in_band')->state->facts->readings->groups);
         foreach ($unit === StepUnit::Millimetre ? [] : $lines as $line) {
             $job = self::job($adjuster, 1.0);
             $said = $job->refusal(static fn (TestJob $one): TestJob => $one->line($line, 'in_band'));
