@@ -28,7 +28,7 @@ final readonly class FaultyMachines
                         'check:bite' => 'middle',
                     ],
                 [
-                    'thread:perch' => ['27 rungs', 'is not a unit I know'],
+                    'thread:perch' => ['27 rungs', 'does not say how much thread shows'],
                     'reading:found' => ['27 lbf', 'which is a force; play is a length'],
                     'check:wiggle_still' => ['15', 'is asked now'],
                 ],
@@ -198,7 +198,7 @@ final readonly class FaultyMachines
                     'try:' => 'right',
                     'check:unlock' => 'cleanly',
                 ],
-            ['thread:mode_bevels' => ['right', 'has no number in it']])];
+            ['thread:mode_bevels' => ['right', 'does not say how much thread shows']])];
         yield 'an auger hook with too much play' => ['SN-03', 'auger', FamilyKey::HookControl, new Technician(
             $yes + ['condition' => 'cold', 'thread:' => '3', 'reading:' => ['26', '14'], 'in_band' => ['26', '14']],
             ['check:springs_back' => ['14', 'is asked now']])];
