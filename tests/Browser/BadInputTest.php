@@ -37,6 +37,22 @@ final class BadInputTest extends BrowserTestCase
         self::assertCount($rows, $this->rows());
     }
 
+    public function test_why_a_line_was_refused_comes_in_sight(): void
+    {
+        $this->as('ines')->lookedOver($this->machineLike('RT-02', 'ZY-43'), 'clutch', 'hot');
+        foreach ([[1280, 720], [390, 844]] as [$wide, $high]) {
+            $this->window($wide, $high);
+            $this->browser->executeScript('document.querySelector("#bench-line").scrollIntoView({ block: "end" })');
+            $this->keys("{$wide} flats", WebDriverKeys::ENTER)->see('does not say how much thread shows');
+            $this->until(
+                'const box = document.querySelector("[data-refusal]"), at = box.getBoundingClientRect();
+                return [at.top + 4, at.bottom - 4].every((y) => box.contains(document.elementFromPoint(at.left + at.width / 2, y)))',
+                "The sentence is out of sight at {$wide}",
+            );
+            $this->cleared();
+        }
+    }
+
     public function test_a_line_that_was_begun_outlives_a_reload(): void
     {
         $this

@@ -4,6 +4,7 @@ import { useEffect, useState } from 'react';
 import type { Adjuster, BenchState, Item } from '../../api/jobs';
 import { Button, Field, Sheet } from '../../components/Buttons';
 import { Mark } from '../../components/Marks';
+import { comeInSight } from '../../components/Refusal';
 import { Select } from '../../components/Select';
 import { VerdictChip } from '../../components/VerdictChip';
 import { lengthUnit, shortLength, unitText } from '../../lib/figures';
@@ -161,6 +162,8 @@ const Refused = ({ sentence }: { sentence: string | null }) => (
   <Box id="bench-line-help" aria-live="assertive">
     {sentence !== null && (
       <Flex
+        key={sentence}
+        ref={comeInSight}
         gap="2"
         bg="red.wash"
         borderRadius="sm"
@@ -168,6 +171,7 @@ const Refused = ({ sentence }: { sentence: string | null }) => (
         marginTop="2"
         lineHeight="snug"
         fontSize="sm"
+        scrollMarginBlock="4"
         data-refusal
       >
         <Mark kind="wrong" size="text" style={{ marginTop: '3px' }} />
