@@ -57,7 +57,7 @@ final readonly class JobLog
         return new self(
             $frame,
             [...$opening, ...$rest],
-            $rows->contains(static fn (StoredEntry $row): bool => $row->seq >= Link::FILED_CLOSING),
+            ($rows->last()->seq ?? 0) >= Link::FILED_CLOSING,
         );
     }
 
@@ -88,10 +88,9 @@ final readonly class JobLog
     private function entries(): array
     {
         return array_map(
-            fn (StoredEntry $row): array => array_replace(
-                $row->wire(),
-                $this->isFiled ? ['received_at' => null] : [],
-            ),
+            fn (StoredEntry $row): array => $this->isFiled
+                ? array_replace($row->wire(), ['received_at' => null])
+                : $row->wire(),
             $this->rows,
         );
     }

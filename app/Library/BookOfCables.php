@@ -33,15 +33,12 @@ final readonly class BookOfCables
     {
         $told = PartsTold::ofCables();
 
-        $rows = array_values(CableRow::query()->with('control.machine')->get()->all());
-        usort(
-            $rows,
-            static fn (CableRow $one, CableRow $two): int => mb_strtolower(
-                "{$one->cable()->name} {$one->number}",
-            ) <=> mb_strtolower("{$two->cable()->name} {$two->number}"),
-        );
+        $rows = CableRow::query()
+            ->with('control.machine')
+            ->get()
+            ->sortBy(static fn (CableRow $one): string => mb_strtolower("{$one->cable()->name} {$one->number}"));
 
-        return array_map(static fn (CableRow $one): array => self::wire($one, $told), $rows);
+        return array_map(static fn (CableRow $one): array => self::wire($one, $told), array_values($rows->all()));
     }
 
     /** A cable written into the book, or what was wrong about one. */

@@ -156,7 +156,7 @@ final readonly class QuantityReader
             return [Unit::Inch, 'A fraction without a unit was taken as inches.'];
         }
         $known = $unit === '' ? $this->default : Unit::tryFromText($unit) ?? throw NotUnderstood::unit($said, $unit);
-        if ($known === Unit::Millimetre && $number->writtenAsFraction && $number->parts() > self::MOST_PARTS_OF_A_MM) {
+        if ($known === Unit::Millimetre && $number->parts() > self::MOST_PARTS_OF_A_MM) {
             throw NotUnderstood::line(
                 "Read {$said} mm, but nobody reads a millimetre so finely. Type {$said} in, or the millimetres with a decimal mark.",
             );
